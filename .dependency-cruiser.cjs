@@ -1,0 +1,84 @@
+/* The house: arrows run downward only. See CONTRIBUTING.md. */
+const layer = (name, from, forbidden, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from },
+  to: { path: forbidden },
+});
+
+const INTERFACE =
+  '^(react|react-dom|next|dexie|dexie-react-hooks|styled-components|recharts|comlink|zustand|react-aria-components|lucide-react)$';
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    layer(
+      'core-stands-alone',
+      '^src/core/',
+      '^(app|src/(rooms|ui|store|workers|cli|api)|tests)/',
+      'core knows nothing above it',
+    ),
+    {
+      name: 'core-has-no-interface',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: `node_modules/(${INTERFACE.slice(2, -2)})/` },
+    },
+    layer(
+      'ui-knows-no-room',
+      '^src/ui/',
+      '^(app|src/(rooms|cli|api))/',
+      'controls serve rooms, not the other way round',
+    ),
+    layer(
+      'store-knows-no-screen',
+      '^src/store/',
+      '^(app|src/(rooms|ui|cli|api))/',
+      'the store has no screens',
+    ),
+    layer(
+      'workers-are-doors',
+      '^src/workers/',
+      '^(app|src/(rooms|ui|store|cli|api))/',
+      'workers open on core alone',
+    ),
+    layer(
+      'cli-and-api-use-core',
+      '^src/(cli|api)/',
+      '^(app|src/(rooms|ui|store))/',
+      'command line and API call core',
+    ),
+    layer('rooms-know-no-route', '^src/rooms/', '^(app|src/(cli|api))/', 'routes open rooms'),
+    {
+      name: 'rooms-do-not-reach-into-rooms',
+      severity: 'error',
+      from: { path: '^src/rooms/([^/]+)/' },
+      to: { path: '^src/rooms/([^/]+)/', pathNot: '^src/rooms/$1/' },
+    },
+    // Inside core: exchange, demo > rig > frame > halo > kit > optics.
+    layer(
+      'optics-at-the-bottom',
+      '^src/core/optics/',
+      '^src/core/(kit|halo|frame|rig|exchange|demo)/',
+      '',
+    ),
+    layer('kit-above-optics', '^src/core/kit/', '^src/core/(halo|frame|rig|exchange|demo)/', ''),
+    layer('halo-above-kit', '^src/core/halo/', '^src/core/(frame|rig|exchange|demo)/', ''),
+    layer('frame-above-halo', '^src/core/frame/', '^src/core/(rig|exchange|demo)/', ''),
+    layer('rig-above-frame', '^src/core/rig/', '^src/core/(exchange|demo)/', ''),
+    layer('demo-is-data', '^src/core/demo/', '^src/core/(exchange|rig|frame)/', ''),
+    layer('exchange-knows-no-demo', '^src/core/exchange/', '^src/core/demo/', ''),
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.next/' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

@@ -1,0 +1,53 @@
+/** The content of every generated file, by its path from the project's root. */
+import Ajv from 'ajv';
+import standaloneCode from 'ajv/dist/standalone';
+import type { RecordSchema } from '../src/core/kit/schema';
+import { rigFileSchema } from '../src/core/kit/rigFile';
+import { TABLE_NAMES, workspaceSchema } from '../src/core/kit/workspace';
+
+const WORKSPACE_ID = 'workspace';
+
+/** The same schema leaning on the workspace's definitions, so that their code is written once. */
+function sharingDefinitions(schema: RecordSchema): RecordSchema {
+  const { definitions: _, ...rest } = schema;
+  return JSON.parse(
+    JSON.stringify(rest).replaceAll('#/definitions/', `${WORKSPACE_ID}#/definitions/`),
+  ) as RecordSchema;
+}
+
+function validatorCode(): string {
+  const ajv = new Ajv({
+    allErrors: true,
+    useDefaults: true,
+    allowUnionTypes: true,
+    unicodeRegExp: false,
+    strictTypes: false,
+    inlineRefs: false,
+    messages: false,
+    // Count characters by UTF-16 units: needs no helper at run time.
+    unicode: false,
+    code: { source: true, esm: true, lines: false },
+  });
+  ajv.addSchema({ ...workspaceSchema, $id: WORKSPACE_ID });
+  ajv.addSchema({ ...sharingDefinitions(rigFileSchema), $id: 'rigFile' });
+  const recordIds = TABLE_NAMES.map((table) => {
+    ajv.addSchema({ $id: table, $ref: `${WORKSPACE_ID}#/definitions/${table}` });
+    return [table, table] as const;
+  });
+  const code = standaloneCode(
+    ajv,
+    Object.fromEntries([[WORKSPACE_ID, WORKSPACE_ID], ['rigFile', 'rigFile'], ...recordIds]),
+  );
+  if (code.includes('require(')) throw new Error('generated validators need code at run time');
+  return `// Generated from the record schemas by npm run generate. Do not edit.\n${code}\n`;
+}
+
+const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
+
+export function generatedFiles(): Record<string, string> {
+  return {
+    'src/core/kit/generated/validators.js': validatorCode(),
+    'docs/workspace-v1.schema.json': json(workspaceSchema),
+    'docs/rig-v1.schema.json': json(rigFileSchema),
+  };
+}

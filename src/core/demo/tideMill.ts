@@ -1,0 +1,20 @@
+/**
+ * The demo workspace: a three-person crew documents the restoration of a tide mill on a salt marsh with
+ * borrowed glass of all ages. Everything in it is made up.
+ */
+import { DEFAULT_JUDGEMENT } from '../kit/judgement';
+import type { Workspace } from '../kit/workspace';
+import { bodies } from './bodies';
+import { lenses } from './lenses';
+import { mounts } from './mounts';
+import { parts } from './parts';
+import { rigs } from './rigs';
+
+export const tideMill: Workspace = {
+  mounts,
+  bodies,
+  lenses,
+  parts,
+  rigs,
+  judgement: DEFAULT_JUDGEMENT,
+};

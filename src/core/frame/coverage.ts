@@ -1,0 +1,127 @@
+/** How a halo covers a frame: corners, margins, shares, clean frames, and the verdict. */
+import { haloRadii, HARD_TRANSMISSION, radiusWhere, type HaloRadii } from '../halo/radii';
+import { darknessStops, lightAt, transmissionAt, type Halo } from '../halo/rims';
+import type { FrameSize } from '../optics/formats';
+import {
+  areaShare,
+  concentricCleanFrame,
+  cornerRadii,
+  freeCleanFrame,
+  NO_TRAVEL,
+  scaleUp,
+  worstCornerRadius,
+  type Travel,
+} from './geometry';
+
+export type VerdictKind = 'Clear' | 'Shaded' | 'Clipped' | 'Keyhole';
+/** Best first. */
+export const VERDICT_KINDS: readonly VerdictKind[] = ['Clear', 'Shaded', 'Clipped', 'Keyhole'];
+
+/** Below this share of the frame lit through the rims, the frame looks through a keyhole. */
+export const KEYHOLE_SHARE = 0.85;
+
+export interface Verdict {
+  kind: VerdictKind;
+  /** Darkness of the worst corner over the travel, stops, + is darker; null where no light comes. */
+  worstCornerStops: number | null;
+  /** Share the rims let through at that corner, 0..1. */
+  worstCornerTransmission: number;
+}
+
+/**
+ * Whether less than 85 % of the frame has more than 1/8 of the light through the rims: whether the
+ * circle that would hold 85 % of it is already darker than that at its edge.
+ */
+function isKeyhole(halo: Halo, frame: FrameSize): boolean {
+  const { centre } = halo;
+  const farthest = worstCornerRadius(frame, centre, NO_TRAVEL);
+  const needed = radiusWhere((r) => -areaShare(frame, centre, r), -KEYHOLE_SHARE, 0, farthest);
+  return transmissionAt(halo.rims, needed) < HARD_TRANSMISSION;
+}
+
+/**
+ * Verdict on the worst corner over the travel. Keyhole: less than 85 % of the frame has more than 1/8
+ * through the rims. Clipped: the worst corner has less than 1/8. Clear: no darker than `limitStops`.
+ * Shaded: darker, and can be lifted. Rules of this program, see docs/optics.md "Verdict".
+ */
+export function judge(halo: Halo, frame: FrameSize, travel: Travel, limitStops: number): Verdict {
+  const { transmission, light } = lightAt(halo, worstCornerRadius(frame, halo.centre, travel));
+  const worstCornerStops = darknessStops(light);
+  let kind: VerdictKind;
+  if (transmission < HARD_TRANSMISSION) {
+    kind = isKeyhole(halo, frame) ? 'Keyhole' : 'Clipped';
+  } else {
+    kind = worstCornerStops !== null && worstCornerStops <= limitStops ? 'Clear' : 'Shaded';
+  }
+  return { kind, worstCornerStops, worstCornerTransmission: transmission };
+}
+
+/** Darkness at each corner, stops; null where no light comes. */
+export type CornerStops = [
+  tl: number | null,
+  tr: number | null,
+  br: number | null,
+  bl: number | null,
+];
+
+export interface CleanFrames {
+  /** About the middle of the frame. */
+  concentric: FrameSize;
+  /** Anywhere within the frame. */
+  free: FrameSize;
+}
+
+export interface CircleCoverage {
+  /** Share of the frame inside the circle, 0..1. */
+  areaShare: number;
+  cleanFrame: CleanFrames;
+  /** Least scale-up that clears the circle over the travel; null where none does. */
+  scaleUp: number | null;
+}
+
+/** What a circle of `radiusMm` does for a frame. `aspect` is that of the clean frame wanted. */
+export function circleCoverage(
+  frame: FrameSize,
+  centre: Halo['centre'],
+  radiusMm: number,
+  travel: Travel,
+  aspect = frame.widthMm / frame.heightMm,
+): CircleCoverage {
+  return {
+    areaShare: areaShare(frame, centre, radiusMm),
+    cleanFrame: {
+      concentric: concentricCleanFrame(frame, centre, radiusMm, aspect),
+      free: freeCleanFrame(frame, centre, radiusMm, aspect),
+    },
+    scaleUp: scaleUp(frame, centre, radiusMm, travel),
+  };
+}
+
+export interface Coverage {
+  /** Standing still. */
+  cornerStops: CornerStops;
+  radiiMm: HaloRadii;
+  /** Each radius less the worst corner radius over the travel, mm; negative falls short. */
+  marginMm: HaloRadii;
+  worstCornerRadiusMm: number;
+}
+
+/** Corner readings and margins of a halo over a frame. */
+export function coverage(halo: Halo, frame: FrameSize, travel: Travel): Coverage {
+  const [tl, tr, br, bl] = cornerRadii(frame, halo.centre);
+  const stops = (r: number) => darknessStops(lightAt(halo, r).light);
+  const radiiMm = haloRadii(halo);
+  const worst = worstCornerRadius(frame, halo.centre, travel);
+  return {
+    cornerStops: [stops(tl), stops(tr), stops(br), stops(bl)],
+    radiiMm,
+    marginMm: {
+      clear: radiiMm.clear - worst,
+      half: radiiMm.half - worst,
+      black: radiiMm.black - worst,
+      minus1: radiiMm.minus1 - worst,
+      minus2: radiiMm.minus2 - worst,
+    },
+    worstCornerRadiusMm: worst,
+  };
+}

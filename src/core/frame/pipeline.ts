@@ -1,0 +1,59 @@
+/** From the sensor area that is read to the picture that is delivered. */
+import type { Mode, StabilisationCrop } from '../kit/body';
+import type { FrameSize } from '../optics/formats';
+
+export interface DeliveredFrame extends FrameSize {
+  /** Pixels of the read-out that fall in it. */
+  widthPx: number;
+  heightPx: number;
+  megapixels: number;
+  /** Linear crop by stabilisation and digital zoom together, >= 1. */
+  linearCrop: number;
+  /** Pixels used across for each pixel recorded across; null where the mode records what it reads. */
+  oversampling: number | null;
+}
+
+/** The crop in force: the measured figure wins over the nominal one. */
+export const cropInForce = (crop: StabilisationCrop): number => crop.measured ?? crop.nominal;
+
+export interface CropChoice {
+  /** Delivered aspect after desqueeze; null for the whole read-out. */
+  aspect: number | null;
+  digitalZoom: number;
+  cropId: string | null;
+  /** Anamorphic squeeze of the lens; the frame on the sensor is narrower by it. */
+  squeeze: number;
+}
+
+/** Linear crop of a choice in a mode: stabilisation crop times digital zoom (1.1 x 1.2 = 1.32). */
+export function linearCropOf(mode: Mode, cropId: string | null, digitalZoom: number): number {
+  if (cropId === null) return digitalZoom;
+  const crop = mode.crops.find((c) => c.id === cropId);
+  return crop ? cropInForce(crop) * digitalZoom : digitalZoom;
+}
+
+/**
+ * Read-out area -> stabilisation crop -> digital zoom -> delivery aspect, fitted inside. A delivered
+ * aspect A means A/squeeze on the sensor.
+ */
+export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
+  const linearCrop = linearCropOf(mode, choice.cropId, choice.digitalZoom);
+  let widthMm = mode.widthMm / linearCrop;
+  let heightMm = mode.heightMm / linearCrop;
+  if (choice.aspect !== null) {
+    const aspect = choice.aspect / choice.squeeze;
+    if (widthMm / heightMm > aspect) widthMm = heightMm * aspect;
+    else heightMm = widthMm / aspect;
+  }
+  const widthPx = (mode.widthPx * widthMm) / mode.widthMm;
+  const heightPx = (mode.heightPx * heightMm) / mode.heightMm;
+  return {
+    widthMm,
+    heightMm,
+    widthPx,
+    heightPx,
+    megapixels: (widthPx * heightPx) / 1e6,
+    linearCrop,
+    oversampling: mode.recordedWidthPx === null ? null : widthPx / mode.recordedWidthPx,
+  };
+}

@@ -1,0 +1,98 @@
+/** From a halo to the radii people speak of: clear, half light, black, and the -1 and -2 stop circles. */
+import { blackoutRadiusMm, lightAt, openRadiusMm, transmissionAt, type Halo } from './rims';
+
+/** Transmission at which each named radius lies. */
+export const CLEAR_TRANSMISSION = 2 ** -0.1;
+export const HALF_TRANSMISSION = 0.5;
+export const BLACK_TRANSMISSION = 0.01;
+/** Below this much light through the rims a corner counts as hard and beyond lifting. */
+export const HARD_TRANSMISSION = 1 / 8;
+
+export interface HaloRadii {
+  /** Rims take 0.1 stop. */
+  clear: number;
+  /** Rims take half the light: the halo's edge as people draw it. */
+  half: number;
+  /** Rims leave 1 %. */
+  black: number;
+  /** Whole light 1 stop below the middle, rims and natural falloff together. */
+  minus1: number;
+  /** Whole light 2 stops below the middle. */
+  minus2: number;
+}
+
+/** Near enough to a level: with rims a few mm soft, well under a thousandth of a millimetre. */
+const LEVEL_TOLERANCE = 1e-5;
+const RADIUS_TOLERANCE_MM = 4e-4;
+
+/**
+ * Radius at which a falling function passes `level`, between `low` and `high`, to about 2e-4 mm; the
+ * nearer end where it does not pass it. Chandrupatla's bracketing method (Adv. Eng. Software 28, 1997):
+ * inverse quadratic steps where they are safe, bisection where not.
+ */
+export function radiusWhere(
+  f: (r: number) => number,
+  level: number,
+  low: number,
+  high: number,
+): number {
+  let x1 = high;
+  let x2 = low;
+  let f1 = f(x1) - level;
+  let f2 = f(x2) - level;
+  if (f2 <= 0) return low;
+  if (f1 >= 0) return high;
+  let t = 0.5;
+  for (let i = 0; i < 60; i += 1) {
+    const x = x1 + t * (x2 - x1);
+    const fx = f(x) - level;
+    let x3 = x1;
+    let f3 = f1;
+    if (fx > 0 === f1 > 0) {
+      x1 = x;
+      f1 = fx;
+    } else {
+      x3 = x2;
+      f3 = f2;
+      x2 = x1;
+      f2 = f1;
+      x1 = x;
+      f1 = fx;
+    }
+    const best = Math.abs(f2) < Math.abs(f1) ? x2 : x1;
+    if (Math.min(Math.abs(f1), Math.abs(f2)) < LEVEL_TOLERANCE) return best;
+    const tolerance = RADIUS_TOLERANCE_MM / 2 / Math.abs(x2 - x1);
+    if (tolerance > 0.5) return best;
+    const xi = (x1 - x2) / (x3 - x2);
+    const phi = (f1 - f2) / (f3 - f2);
+    const safe = phi * phi < xi && (1 - phi) * (1 - phi) < 1 - xi;
+    t = safe
+      ? (f1 / (f2 - f1)) * (f3 / (f2 - f3)) +
+        (((x3 - x1) / (x2 - x1)) * f1 * f2) / ((f3 - f1) * (f3 - f2))
+      : 0.5;
+    t = Math.min(1 - tolerance, Math.max(tolerance, t));
+  }
+  return x1;
+}
+
+/** Radius at which the rims alone let through `level` (0..1), mm. */
+export const transmissionRadius = (halo: Halo, level: number): number =>
+  radiusWhere(
+    (r) => transmissionAt(halo.rims, r),
+    level,
+    openRadiusMm(halo.rims),
+    blackoutRadiusMm(halo.rims),
+  );
+
+/** Radius at which the whole light has fallen by `stops`, mm. */
+export const stopRadius = (halo: Halo, stops: number): number =>
+  radiusWhere((r) => lightAt(halo, r).light, 2 ** -stops, 0, blackoutRadiusMm(halo.rims));
+
+/** All named radii of a halo, mm, each >= 0. */
+export const haloRadii = (halo: Halo): HaloRadii => ({
+  clear: transmissionRadius(halo, CLEAR_TRANSMISSION),
+  half: transmissionRadius(halo, HALF_TRANSMISSION),
+  black: transmissionRadius(halo, BLACK_TRANSMISSION),
+  minus1: stopRadius(halo, 1),
+  minus2: stopRadius(halo, 2),
+});

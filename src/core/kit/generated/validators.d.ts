@@ -1,0 +1,9 @@
+import type { ValidateFunction } from 'ajv';
+
+export const workspace: ValidateFunction;
+export const rigFile: ValidateFunction;
+export const mounts: ValidateFunction;
+export const bodies: ValidateFunction;
+export const lenses: ValidateFunction;
+export const parts: ValidateFunction;
+export const rigs: ValidateFunction;

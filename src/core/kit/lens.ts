@@ -1,0 +1,144 @@
+/** A lens and what is known of its halo. */
+import type { FrameSize } from '../optics/formats';
+import {
+  electronicsSchema,
+  F_NUMBER,
+  FOCAL_MM,
+  frameSizeSchema,
+  FOCUS_M,
+  ID,
+  MAKER,
+  NAME,
+  NOTE,
+  type Electronics,
+} from './common';
+import { haloSampleExample, haloSampleSchema, type HaloSample } from './haloSample';
+import { listOf, number, oneOf, record, unknownOr } from './schema';
+
+export interface Lens {
+  id: string;
+  name: string;
+  maker: string;
+  mountId: string;
+  /** What kind of lens, for the estimate where nothing is measured. */
+  character: 'general' | 'macro' | 'cine' | 'anamorphic';
+  /** Engraved focal range, mm; equal for a prime. */
+  focalMinMm: number;
+  focalMaxMm: number;
+  /** Widest aperture at the short and at the long end. */
+  openFNumberWide: number;
+  openFNumberLong: number;
+  /** Smallest aperture. */
+  closedFNumber: number;
+  /** T-stop wide open at the short end; null where unknown. */
+  tStop: number | null;
+  /** Closest focus, m, from the sensor. */
+  closestFocusM: number;
+  /** Greatest magnification without extension; null where unknown (held at life size). */
+  maxMagnification: number | null;
+  /** Whether the whole lens moves to focus or groups inside it. */
+  focusing: 'unit' | 'internal' | 'unknown';
+  /** Exit pupil diameter / entrance pupil diameter; null where unknown (taken as 1). */
+  pupilMagnification: number | null;
+  /** Anamorphic squeeze; 1 for a spherical lens. */
+  squeeze: number;
+  /** The format it was designed for. */
+  designFormat: FrameSize;
+  /** Radius within which its owner accepts the sharpness, mm; null where not judged. */
+  definitionRadiusMm: number | null;
+  electronics: Electronics;
+  /** How far rear glass or baffles stand behind the flange, mm; null where not measured. */
+  rearProtrusionMm: number | null;
+  /** Length in front of the flange, mm; null where unknown. */
+  lengthMm: number | null;
+  massG: number | null;
+  halo: HaloSample[];
+  note: string;
+}
+
+export const lensSchema = record<Lens>(
+  'lens',
+  {
+    id: ID,
+    name: NAME,
+    maker: MAKER,
+    mountId: ID,
+    character: oneOf(['general', 'macro', 'cine', 'anamorphic'], { default: 'general' }),
+    focalMinMm: FOCAL_MM,
+    focalMaxMm: FOCAL_MM,
+    openFNumberWide: F_NUMBER,
+    openFNumberLong: F_NUMBER,
+    closedFNumber: F_NUMBER,
+    tStop: unknownOr(number(0.5, 256)),
+    closestFocusM: FOCUS_M,
+    maxMagnification: unknownOr(number(0.01, 10)),
+    focusing: oneOf(['unit', 'internal', 'unknown'], { default: 'unknown' }),
+    pupilMagnification: unknownOr(number(0.1, 10)),
+    squeeze: number(1, 2.5, { default: 1 }),
+    designFormat: frameSizeSchema,
+    definitionRadiusMm: unknownOr(number(0.5, 400)),
+    electronics: electronicsSchema,
+    rearProtrusionMm: unknownOr(number(0, 200)),
+    lengthMm: unknownOr(number(1, 2000)),
+    massG: unknownOr(number(1, 100_000)),
+    halo: listOf(haloSampleSchema, 2000, { default: [] }),
+    note: NOTE,
+  },
+  [
+    'id',
+    'name',
+    'mountId',
+    'focalMinMm',
+    'focalMaxMm',
+    'openFNumberWide',
+    'openFNumberLong',
+    'closedFNumber',
+    'closestFocusM',
+    'designFormat',
+  ],
+);
+
+export const isZoom = (lens: Pick<Lens, 'focalMinMm' | 'focalMaxMm'>): boolean =>
+  lens.focalMaxMm > lens.focalMinMm;
+
+/**
+ * Widest aperture at `focalMm`: the open f-number runs straight in log f between the ends,
+ * which is how variable-aperture zooms are commonly drawn (common practice, no source).
+ */
+export function openFNumberAt(lens: Lens, focalMm: number): number {
+  if (!isZoom(lens)) return lens.openFNumberWide;
+  const share = Math.log(focalMm / lens.focalMinMm) / Math.log(lens.focalMaxMm / lens.focalMinMm);
+  const s = Math.min(1, Math.max(0, share));
+  return lens.openFNumberWide * (lens.openFNumberLong / lens.openFNumberWide) ** s;
+}
+
+/** Share of light the glass passes, 0..1, from f-number and T-stop; null where no T-stop is known. */
+export const transmissionOf = (lens: Lens): number | null =>
+  lens.tStop === null ? null : Math.min(1, (lens.openFNumberWide / lens.tStop) ** 2);
+
+export const lensExample: Lens = {
+  id: 'w1835',
+  name: '18–35/1.8',
+  maker: 'Wendmere',
+  mountId: 'slr-44',
+  character: 'general',
+  focalMinMm: 18,
+  focalMaxMm: 35,
+  openFNumberWide: 1.8,
+  openFNumberLong: 1.8,
+  closedFNumber: 16,
+  tStop: 2,
+  closestFocusM: 0.28,
+  maxMagnification: 0.23,
+  focusing: 'internal',
+  pupilMagnification: 2.4,
+  squeeze: 1,
+  designFormat: { widthMm: 23.5, heightMm: 15.6 },
+  definitionRadiusMm: 14,
+  electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
+  rearProtrusionMm: 4.1,
+  lengthMm: 121,
+  massG: 810,
+  halo: [haloSampleExample],
+  note: '',
+};

@@ -1,0 +1,102 @@
+/** Anything that stands between lens and body: adapters and converters. */
+import type { FrameSize } from '../optics/formats';
+import {
+  electronicsSchema,
+  F_NUMBER,
+  frameSizeSchema,
+  ID,
+  MAKER,
+  NAME,
+  NOTE,
+  type Electronics,
+} from './common';
+import { number, oneOf, record, unknownOr } from './schema';
+
+export type PartKind = 'plain adapter' | 'focal reducer' | 'teleconverter' | 'expander';
+export const PART_KINDS: readonly PartKind[] = [
+  'plain adapter',
+  'focal reducer',
+  'teleconverter',
+  'expander',
+];
+
+/** The part's own rim, on its sensor side; softness at the stated f-number behind the part. */
+export interface OwnRim {
+  edgeRadiusMm: number;
+  softnessMm: number;
+  fNumber: number;
+}
+
+export interface Part {
+  id: string;
+  name: string;
+  maker: string;
+  kind: PartKind;
+  /** Mount that takes the lens. */
+  frontMountId: string;
+  /** Mount that goes on the body. */
+  rearMountId: string;
+  /** Magnification of the picture: 1 for a plain adapter, 0.71 for such a reducer, 2 for a 2x. */
+  factor: number;
+  /** Flange to flange, mm. */
+  thicknessMm: number;
+  /** Share of light its glass passes, 0..1; null where unknown. */
+  transmission: number | null;
+  /** Fastest f-number it can pass on its sensor side; null where unknown. */
+  fastestFNumber: number | null;
+  /** Free depth at its front for rear-standing glass, mm; null where unknown. */
+  clearDepthMm: number | null;
+  ownRim: OwnRim | null;
+  designFormat: FrameSize | null;
+  electronics: Electronics;
+  massG: number | null;
+  note: string;
+}
+
+const ownRimSchema = record<OwnRim>(
+  'own rim',
+  { edgeRadiusMm: number(0.5, 400), softnessMm: number(0, 400), fNumber: F_NUMBER },
+  ['edgeRadiusMm', 'softnessMm', 'fNumber'],
+);
+
+export const partSchema = record<Part>(
+  'part',
+  {
+    id: ID,
+    name: NAME,
+    maker: MAKER,
+    kind: oneOf(PART_KINDS),
+    frontMountId: ID,
+    rearMountId: ID,
+    factor: number(0.2, 5),
+    thicknessMm: number(-20, 500),
+    transmission: unknownOr(number(0.05, 1)),
+    fastestFNumber: unknownOr(F_NUMBER),
+    clearDepthMm: unknownOr(number(0, 200)),
+    ownRim: unknownOr(ownRimSchema),
+    designFormat: unknownOr(frameSizeSchema),
+    electronics: electronicsSchema,
+    massG: unknownOr(number(1, 100_000)),
+    note: NOTE,
+  },
+  ['id', 'name', 'kind', 'frontMountId', 'rearMountId', 'factor', 'thicknessMm'],
+);
+
+export const partExample: Part = {
+  id: 'n71',
+  name: 'reducer ×0.71',
+  maker: 'Ninefold',
+  kind: 'focal reducer',
+  frontMountId: 'slr-44',
+  rearMountId: 'ml-18',
+  factor: 0.71,
+  thicknessMm: 21,
+  transmission: 0.95,
+  fastestFNumber: 1.2,
+  clearDepthMm: 5,
+  ownRim: { edgeRadiusMm: 18.6, softnessMm: 2.4, fNumber: 2 },
+  designFormat: { widthMm: 23.5, heightMm: 15.6 },
+  electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
+  massG: 180,
+  note: '',
+};

@@ -1,0 +1,81 @@
+/** A rig as kept in the workspace: which records it joins, and how they are set. */
+import { F_NUMBER, FOCAL_MM, FOCUS_M, ID, NAME, NOTE } from './common';
+import { flag, listOf, number, record, text, unknownOr } from './schema';
+
+/** Everything on a rig that can be turned. */
+export interface RigSettings {
+  /** Engraved focal length, mm. */
+  focalMm: number;
+  /** Engraved f-number of the lens. */
+  fNumber: number;
+  /** Engraved focus distance, m; null is infinity. */
+  focusM: number | null;
+  /** Delivered aspect after desqueeze, width/height; null delivers the whole read-out. */
+  aspect: number | null;
+  /** Digital zoom, >= 1. */
+  digitalZoom: number;
+  /** Id of the mode's stabilisation crop in use; null for none. */
+  cropId: string | null;
+  /** Whether the sensor stabiliser is on. */
+  stabiliser: boolean;
+}
+
+export interface RigRecord {
+  id: string;
+  name: string;
+  bodyId: string;
+  modeId: string;
+  lensId: string;
+  /** Scene to sensor. */
+  partIds: string[];
+  settings: RigSettings;
+  note: string;
+}
+
+export const settingsSchema = record<RigSettings>(
+  'settings',
+  {
+    focalMm: FOCAL_MM,
+    fNumber: F_NUMBER,
+    focusM: unknownOr(FOCUS_M),
+    aspect: unknownOr(number(0.2, 6)),
+    digitalZoom: number(1, 8, { default: 1 }),
+    cropId: unknownOr(text(80)),
+    stabiliser: flag(false),
+  },
+  ['focalMm', 'fNumber'],
+);
+
+export const rigRecordSchema = record<RigRecord>(
+  'rig',
+  {
+    id: ID,
+    name: NAME,
+    bodyId: ID,
+    modeId: ID,
+    lensId: ID,
+    partIds: listOf(ID, 8, { default: [] }),
+    settings: settingsSchema,
+    note: NOTE,
+  },
+  ['id', 'name', 'bodyId', 'modeId', 'lensId', 'settings'],
+);
+
+export const rigRecordExample: RigRecord = {
+  id: 'wheel-house-wide',
+  name: 'Wheel-house, wide',
+  bodyId: 'c26',
+  modeId: '6k',
+  lensId: 'w1835',
+  partIds: ['n71'],
+  settings: {
+    focalMm: 20,
+    fNumber: 1.8,
+    focusM: 3,
+    aspect: 16 / 9,
+    digitalZoom: 1,
+    cropId: null,
+    stabiliser: true,
+  },
+  note: '',
+};

@@ -1,0 +1,40 @@
+/** Crop factors and full-frame equivalents on the basis the user chooses. */
+import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
+
+export type CropBasis = 'diagonal' | 'width' | 'height';
+export const CROP_BASES: readonly CropBasis[] = ['diagonal', 'width', 'height'];
+
+/** Crop factor of a frame against 36x24: 43.2666/d, 36/w or 24/h. Dimensionless; < 1 for larger frames. */
+export function cropFactor(frame: FrameSize, basis: CropBasis = 'diagonal'): number {
+  if (basis === 'width') return FULL_FRAME.widthMm / frame.widthMm;
+  if (basis === 'height') return FULL_FRAME.heightMm / frame.heightMm;
+  return diagonalMm(FULL_FRAME) / diagonalMm(frame);
+}
+
+export interface Equivalents {
+  basis: CropBasis;
+  cropFactor: number;
+  /** Focal length on 36x24 with the same view, mm. */
+  focalMm: number;
+  /** f-number on 36x24 with the same depth of field and total light; the exposure does not change. */
+  fNumber: number;
+  /** Light in the whole picture against 36x24 at the same f-number and exposure, stops: -2 log2 C. */
+  totalLightStops: number;
+}
+
+/** Full-frame equivalents of focal length `focalMm` at `fNumber` on `frame`: f'·C, N'·C, -2 log2 C. */
+export function equivalents(
+  focalMm: number,
+  fNumber: number,
+  frame: FrameSize,
+  basis: CropBasis = 'diagonal',
+): Equivalents {
+  const c = cropFactor(frame, basis);
+  return {
+    basis,
+    cropFactor: c,
+    focalMm: focalMm * c,
+    fNumber: fNumber * c,
+    totalLightStops: -2 * Math.log2(c),
+  };
+}

@@ -1,0 +1,75 @@
+/** A rig: body, mode, lens and what stands between them, with how they are set. */
+import type { Body, Mode } from '../kit/body';
+import type { Judgement } from '../kit/judgement';
+import { isZoom, openFNumberAt, type Lens } from '../kit/lens';
+import type { Mount } from '../kit/mount';
+import type { Part } from '../kit/part';
+import type { RigRecord, RigSettings } from '../kit/rigRecord';
+import type { Workspace } from '../kit/workspace';
+
+export interface Rig {
+  name: string;
+  body: Body;
+  mode: Mode;
+  lens: Lens;
+  /** Scene to sensor. */
+  parts: readonly Part[];
+  settings: RigSettings;
+  judgement: Judgement;
+  /** Mounts by id, for registers; those a rig names and the workspace lacks are simply absent. */
+  mounts: ReadonlyMap<string, Mount>;
+}
+
+export interface MissingRecord {
+  missing: 'body' | 'mode' | 'lens' | 'part';
+  id: string;
+}
+
+export const isMissing = (found: Rig | MissingRecord): found is MissingRecord => 'missing' in found;
+
+/** Joins a rig record with the records it names, or says which one is missing. */
+export function resolveRig(workspace: Workspace, record: RigRecord): Rig | MissingRecord {
+  const body = workspace.bodies.find((b) => b.id === record.bodyId);
+  if (!body) return { missing: 'body', id: record.bodyId };
+  const mode = body.modes.find((m) => m.id === record.modeId);
+  if (!mode) return { missing: 'mode', id: record.modeId };
+  const lens = workspace.lenses.find((l) => l.id === record.lensId);
+  if (!lens) return { missing: 'lens', id: record.lensId };
+  const parts: Part[] = [];
+  for (const id of record.partIds) {
+    const part = workspace.parts.find((p) => p.id === id);
+    if (!part) return { missing: 'part', id };
+    parts.push(part);
+  }
+  return {
+    name: record.name,
+    body,
+    mode,
+    lens,
+    parts,
+    settings: fitSettings(record.settings, lens, mode),
+    judgement: workspace.judgement,
+    mounts: new Map(workspace.mounts.map((m) => [m.id, m])),
+  };
+}
+
+const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
+
+/** Settings held within what lens and mode can do: no ring turns farther than it goes. */
+export function fitSettings(settings: RigSettings, lens: Lens, mode: Mode): RigSettings {
+  const focalMm = isZoom(lens)
+    ? clamp(settings.focalMm, lens.focalMinMm, lens.focalMaxMm)
+    : lens.focalMinMm;
+  const open = openFNumberAt(lens, focalMm);
+  const fNumber = clamp(settings.fNumber, open, Math.max(open, lens.closedFNumber));
+  const focusM = settings.focusM === null ? null : Math.max(settings.focusM, lens.closestFocusM);
+  const cropId = mode.crops.some((c) => c.id === settings.cropId) ? settings.cropId : null;
+  const digitalZoom = mode.digitalZooms.includes(settings.digitalZoom) ? settings.digitalZoom : 1;
+  const unchanged =
+    focalMm === settings.focalMm &&
+    fNumber === settings.fNumber &&
+    focusM === settings.focusM &&
+    cropId === settings.cropId &&
+    digitalZoom === settings.digitalZoom;
+  return unchanged ? settings : { ...settings, focalMm, fNumber, focusM, cropId, digitalZoom };
+}

@@ -1,0 +1,180 @@
+/** The train of parts behind the lens: what it does to focal length, light and halo. */
+import type { Mount } from '../kit/mount';
+import type { Part } from '../kit/part';
+import { transmissionOf, type Lens } from '../kit/lens';
+import type { Halo, Rim } from '../halo/rims';
+import { customaryStops, glassLossStops, lightStopsOfFactor, tStop } from '../optics/stops';
+
+export interface TrainLight {
+  /** Product of the factors of all parts. */
+  factor: number;
+  focalMm: number;
+  /** f-number behind the train, not faster than its slowest part passes. */
+  fNumber: number;
+  /** True where a part could not pass the lens's own speed. */
+  speedHeldBack: boolean;
+  /** T-stop behind the train; null where the lens's is unknown. */
+  tStop: number | null;
+  /** Light gained (+) or lost (-) against the bare lens, stops, known glass losses included. */
+  lightStops: number;
+  /** Stops lost in the parts' glass; null where a glass part's transmission is unknown. */
+  glassLossStops: number | null;
+  /** What people commonly say of the factors, stops; null where there is no custom. */
+  customaryStops: number | null;
+}
+
+export const trainFactor = (parts: readonly Part[]): number =>
+  parts.reduce((product, part) => product * part.factor, 1);
+
+const isGlass = (part: Part): boolean => part.factor !== 1;
+
+/** Glass loss of all parts, stops (<= 0); null where one with glass does not say. */
+function partsLossStops(parts: readonly Part[]): number | null {
+  let loss = 0;
+  for (const part of parts) {
+    if (part.transmission !== null) loss += glassLossStops(part.transmission);
+    else if (isGlass(part)) return null;
+  }
+  return loss;
+}
+
+function customaryOf(parts: readonly Part[]): number | null {
+  let sum = 0;
+  for (const part of parts.filter(isGlass)) {
+    const said = customaryStops(part.factor);
+    if (said === null) return null;
+    sum += said;
+  }
+  return parts.some(isGlass) ? sum : null;
+}
+
+/**
+ * f' = M f, N' = M N, light change = -2 log2 M less glass losses, T' = N'/sqrt(all transmissions).
+ * A part's fastest output f-number holds N' back, and the light with it.
+ */
+export function trainLight(
+  parts: readonly Part[],
+  lens: Lens,
+  focalMm: number,
+  lensFNumber: number,
+): TrainLight {
+  let fNumber = lensFNumber;
+  for (const part of parts) fNumber = Math.max(fNumber * part.factor, part.fastestFNumber ?? 0);
+  const factor = trainFactor(parts);
+  const heldStops = 2 * Math.log2(fNumber / (lensFNumber * factor));
+  const loss = partsLossStops(parts);
+  const lensTransmission = transmissionOf(lens);
+  return {
+    factor,
+    focalMm: focalMm * factor,
+    fNumber,
+    speedHeldBack: heldStops > 1e-9,
+    tStop:
+      lensTransmission === null || loss === null
+        ? null
+        : tStop(fNumber, lensTransmission * 2 ** loss),
+    lightStops: lightStopsOfFactor(factor) - heldStops + (loss ?? 0),
+    glassLossStops: loss,
+    customaryStops: customaryOf(parts),
+  };
+}
+
+export interface ThinConverter {
+  /** Distance of the thin converter in front of the bare image, mm. */
+  frontMm: number;
+  /** Distance of the new image behind the converter, mm. */
+  backMm: number;
+  /** Its focal length, mm; > 0 for a reducer. */
+  focalMm: number;
+}
+
+/**
+ * The thin lens that does what a converter does, from its factor and from how far it moves the image
+ * toward the lens, `shiftMm`: a = shift/(1 - m), b = m a, F = shift·m/(1 - m)². Null where factor and
+ * shift cannot belong to one thin lens. Source: thin-lens equation.
+ */
+export function thinConverter(factor: number, shiftMm: number): ThinConverter | null {
+  if (factor === 1) return null;
+  const frontMm = shiftMm / (1 - factor);
+  if (!(frontMm > 0.5) || frontMm > 500) return null;
+  return { frontMm, backMm: factor * frontMm, focalMm: (shiftMm * factor) / (1 - factor) ** 2 };
+}
+
+/** How far a part moves the image toward the lens, mm: registers less thickness; null without registers. */
+export function imageShiftMm(part: Part, mounts: ReadonlyMap<string, Mount>): number | null {
+  const front = mounts.get(part.frontMountId);
+  const rear = mounts.get(part.rearMountId);
+  return front && rear ? front.registerMm - rear.registerMm - part.thicknessMm : null;
+}
+
+/** Nearest an exit pupil may come to the sensor in the model, mm. */
+const NEAREST_PUPIL_MM = 10;
+const FARTHEST_PUPIL_MM = 10_000;
+
+/**
+ * Exit-pupil distance from the new image behind a converter, mm. Without registers to tell where the
+ * converter stands, the distance is kept.
+ */
+function pupilBehind(
+  part: Part,
+  pupilMm: number,
+  mounts: ReadonlyMap<string, Mount>,
+): number | null {
+  const shift = imageShiftMm(part, mounts);
+  const thin = shift === null ? null : thinConverter(part.factor, shift);
+  if (!thin) return pupilMm;
+  const object = pupilMm - thin.frontMm;
+  const denominator = object - thin.focalMm;
+  if (Math.abs(denominator) < 1e-6) return null;
+  const behind = thin.backMm - (thin.focalMm * object) / denominator;
+  if (Math.abs(behind) > FARTHEST_PUPIL_MM) return null;
+  return Math.abs(behind) < NEAREST_PUPIL_MM ? NEAREST_PUPIL_MM * (behind < 0 ? -1 : 1) : behind;
+}
+
+/** The part's own rim at f-number `fNumber` on its sensor side. */
+function ownRimOf(part: Part, fNumber: number): Rim | null {
+  if (!part.ownRim) return null;
+  const { edgeRadiusMm, softnessMm, fNumber: at } = part.ownRim;
+  return {
+    side: 'rear',
+    edgeRadiusMm,
+    softnessMm: Math.min(edgeRadiusMm, (softnessMm * at) / fNumber),
+  };
+}
+
+const scaled = (rim: Rim, factor: number): Rim => ({
+  side: rim.side,
+  edgeRadiusMm: rim.edgeRadiusMm * factor,
+  softnessMm: rim.softnessMm * factor,
+});
+
+/**
+ * The bare lens's halo as it falls behind the train: R -> mR, w -> mw, pupil distance recomputed, each
+ * part's own rim joined on the rear side and scaled by the parts behind it.
+ */
+export function haloBehind(
+  parts: readonly Part[],
+  halo: Halo,
+  lensFNumber: number,
+  mounts: ReadonlyMap<string, Mount>,
+): Halo {
+  if (parts.length === 0) return halo;
+  let rims = halo.rims;
+  let { exitPupilMm, coneTangent } = halo;
+  let { xMm, yMm } = halo.centre;
+  let fNumber = lensFNumber;
+  for (const part of parts) {
+    const m = part.factor;
+    fNumber *= m;
+    if (m !== 1) {
+      rims = rims.map((rim) => scaled(rim, m));
+      exitPupilMm = exitPupilMm === null ? null : pupilBehind(part, exitPupilMm, mounts);
+      coneTangent /= m;
+      xMm *= m;
+      yMm *= m;
+    }
+    const own = ownRimOf(part, fNumber);
+    if (own) rims = [...rims, own];
+  }
+  return { rims, exitPupilMm, coneTangent, centre: { xMm, yMm } };
+}

@@ -1,0 +1,35 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        resolve: { alias },
+        test: {
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          environment: 'node',
+        },
+      },
+      {
+        resolve: { alias },
+        test: { name: 'outside', include: ['tests/outside/**/*.test.ts'], environment: 'node' },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'browser',
+          include: ['tests/browser/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 90_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+          globalSetup: ['tests/browser/serve.ts'],
+        },
+      },
+    ],
+  },
+});
