@@ -1,6 +1,8 @@
 /** The content of every generated file, by its path from the project's root. */
 import Ajv from 'ajv';
 import standaloneCode from 'ajv/dist/standalone';
+import { tideMill } from '../src/core/demo/tideMill';
+import { writeWorkspace } from '../src/core/exchange/workspaceFile';
 import type { RecordSchema } from '../src/core/kit/schema';
 import { rigFileSchema } from '../src/core/kit/rigFile';
 import { TABLE_NAMES, workspaceSchema } from '../src/core/kit/workspace';
@@ -48,6 +50,7 @@ export function generatedFiles(): Record<string, string> {
   return {
     'src/core/kit/generated/validators.js': validatorCode(),
     'docs/workspace-v1.schema.json': json(workspaceSchema),
+    'docs/examples/tide-mill.workspace.json': writeWorkspace(tideMill),
     'docs/rig-v1.schema.json': json(rigFileSchema),
   };
 }

@@ -28,6 +28,11 @@ export const rigs: RigRecord[] = [
     { focalMm: 20, fNumber: 1.8, focusM: 3, stabiliser: true, aspect: 16 / 9 },
     'The dim one. Everything the reducer gives is wanted here.',
   ),
+  rig('lamplight', 'Grain loft by lamplight', ['h24', 'stills', 'w35', 'p46-18'], {
+    focalMm: 35,
+    fNumber: 1.4,
+    focusM: 2,
+  }),
   rig('gears-close', 'Gears, close up', ['h24', 'stills', 'b100', 'p44-18'], {
     focalMm: 100,
     fNumber: 5.6,

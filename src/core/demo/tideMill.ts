@@ -5,15 +5,16 @@
 import { DEFAULT_JUDGEMENT } from '../kit/judgement';
 import type { Workspace } from '../kit/workspace';
 import { bodies } from './bodies';
-import { lenses } from './lenses';
+import { cineAndOldLenses } from './cineAndOldLenses';
 import { mounts } from './mounts';
 import { parts } from './parts';
 import { rigs } from './rigs';
+import { stillsLenses } from './stillsLenses';
 
 export const tideMill: Workspace = {
   mounts,
   bodies,
-  lenses,
+  lenses: [...stillsLenses, ...cineAndOldLenses],
   parts,
   rigs,
   judgement: DEFAULT_JUDGEMENT,

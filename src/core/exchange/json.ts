@@ -1,4 +1,5 @@
 /** JSON text in, parsed value out, with the place named where it breaks. */
+import { parse, type ParseError } from 'jsonc-parser';
 import { fail, ok, type Result } from '../kit/problem';
 
 /** Largest file read as a workspace or rig, bytes. */
@@ -21,10 +22,15 @@ export function checkSize(bytes: number, name: string): Result<null> {
 
 class ForbiddenKey extends Error {}
 
-/** "line 3, column 14" of the place the parser's message names, or the end of a truncated text. */
-function placeOf(message: string, text: string): string {
-  const position = /position (\d+)/.exec(message);
-  const offset = position ? Number(position[1]) : text.length;
+/** Offset of the first thing that is no JSON. */
+function firstFault(text: string): number {
+  const faults: ParseError[] = [];
+  parse(text, faults, { disallowComments: true, allowTrailingComma: false });
+  return Math.min(text.length, ...faults.map((fault) => fault.offset));
+}
+
+/** "line 3, column 14" of an offset. */
+function placeOf(offset: number, text: string): string {
   const before = text.slice(0, offset).split('\n');
   return `line ${before.length}, column ${(before.at(-1) ?? '').length + 1}`;
 }
@@ -43,12 +49,8 @@ export function parseJson(text: string, name: string): Result<unknown> {
     if (error instanceof ForbiddenKey) {
       return fail('forbiddenKey', '', `${name} holds the key "__proto__", which is not allowed.`);
     }
-    const message = error instanceof Error ? error.message : '';
-    const cut = /end of JSON|Unterminated/.test(message) ? ' It seems cut short.' : '';
-    return fail(
-      'notJson',
-      '',
-      `${name} is not JSON: it breaks at ${placeOf(message, text)}.${cut}`,
-    );
+    const offset = firstFault(text);
+    const cut = offset >= text.trimEnd().length ? ' It seems cut short.' : '';
+    return fail('notJson', '', `${name} is not JSON: it breaks at ${placeOf(offset, text)}.${cut}`);
   }
 }

@@ -16,6 +16,15 @@ export interface DeliveredFrame extends FrameSize {
 /** The crop in force: the measured figure wins over the nominal one. */
 export const cropInForce = (crop: StabilisationCrop): number => crop.measured ?? crop.nominal;
 
+/** The largest frame of `aspect` (width/height) inside `frame`, concentric; null keeps it whole. */
+export function fitAspect(frame: FrameSize, aspect: number | null): FrameSize {
+  const { widthMm, heightMm } = frame;
+  if (aspect === null) return { widthMm, heightMm };
+  return widthMm / heightMm > aspect
+    ? { widthMm: heightMm * aspect, heightMm }
+    : { widthMm, heightMm: widthMm / aspect };
+}
+
 export interface CropChoice {
   /** Delivered aspect after desqueeze; null for the whole read-out. */
   aspect: number | null;
@@ -38,13 +47,10 @@ export function linearCropOf(mode: Mode, cropId: string | null, digitalZoom: num
  */
 export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
   const linearCrop = linearCropOf(mode, choice.cropId, choice.digitalZoom);
-  let widthMm = mode.widthMm / linearCrop;
-  let heightMm = mode.heightMm / linearCrop;
-  if (choice.aspect !== null) {
-    const aspect = choice.aspect / choice.squeeze;
-    if (widthMm / heightMm > aspect) widthMm = heightMm * aspect;
-    else heightMm = widthMm / aspect;
-  }
+  const { widthMm, heightMm } = fitAspect(
+    { widthMm: mode.widthMm / linearCrop, heightMm: mode.heightMm / linearCrop },
+    choice.aspect === null ? null : choice.aspect / choice.squeeze,
+  );
   const widthPx = (mode.widthPx * widthMm) / mode.widthMm;
   const heightPx = (mode.heightPx * heightMm) / mode.heightMm;
   return {

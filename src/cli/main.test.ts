@@ -1,0 +1,198 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { demoRig } from '../../tests/support/demo';
+import { rigFileOf } from '@/core/exchange/rigFile';
+import { evaluate } from '@/core/rig/evaluate';
+import { main } from './main';
+
+async function halo(...args: string[]): Promise<{ code: number; out: string; err: string }> {
+  let [out, err] = ['', ''];
+  const code = await main(args, {
+    stdout: { write: (t) => (out += t) },
+    stderr: { write: (t) => (err += t) },
+  });
+  return { code, out, err };
+}
+
+const json = async (...args: string[]): Promise<unknown> =>
+  JSON.parse((await halo(...args, '--json')).out);
+
+const folder = mkdtempSync(join(tmpdir(), 'halo-'));
+const file = (name: string, content: string): string => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  return path;
+};
+const WORKSPACE = 'docs/examples/tide-mill.workspace.json';
+
+describe('halo coverage', () => {
+  const base = ['coverage', '--frame', '36x24', '--edge-radius', '19', '--softness', '0'];
+
+  it('answers the check values', async () => {
+    expect(await json(...base, '--offset', '0.8,-0.5')).toMatchObject({
+      areaShare: expect.closeTo(0.956466, 6) as number,
+      cleanFrame: { concentric: { widthMm: expect.closeTo(30.049, 3) as number } },
+      verdict: 'Clipped',
+    });
+    expect(await json(...base, '--travel', '2')).toMatchObject({
+      scaleUp: expect.closeTo(1.2725, 4) as number,
+    });
+  });
+
+  it('takes an aspect for the clean frame and a rear rim', async () => {
+    expect(await json(...base, '--aspect', '2.39')).toMatchObject({
+      cleanFrame: { concentric: { widthMm: expect.closeTo(35.055, 3) as number } },
+    });
+    const two = ['coverage', '--frame', '36x24', '--edge-radius', '22', '--softness', '6'];
+    const answer = await json(
+      ...two,
+      '--rear-edge-radius',
+      '24',
+      '--rear-softness',
+      '9',
+      '--exit-pupil',
+      '50',
+    );
+    expect(answer).toMatchObject({
+      verdict: 'Shaded',
+      worstCornerStops: expect.closeTo(-Math.log2(0.1364) + 0.4951, 2) as number,
+    });
+  });
+
+  it('says black where there is no light', async () => {
+    expect(await json(...base)).toMatchObject({
+      cornerStops: [null, null, null, null],
+      worstCornerStops: null,
+    });
+    expect((await halo(...base)).out).toMatch(/worst corner over the travel\s+black/);
+  });
+
+  it('takes a negative offset', async () => {
+    expect((await halo(...base, '--offset', '-0.8,0.5')).code).toBe(0);
+  });
+});
+
+describe('halo convert', () => {
+  it('multiplies factors and counts against the frame', async () => {
+    expect(
+      await json(
+        'convert',
+        '--focal',
+        '50',
+        '--fnumber',
+        '1.8',
+        '--factor',
+        '0.71',
+        '--frame',
+        '23.5x15.6',
+      ),
+    ).toMatchObject({
+      focalMm: expect.closeTo(35.5, 9) as number,
+      fNumber: expect.closeTo(1.278, 9) as number,
+      lightStops: expect.closeTo(0.9882, 4) as number,
+      customaryStops: 1,
+      printsAs: ['f/1.2', 'f/1.3'],
+      cropFactor: expect.closeTo(1.5339, 4) as number,
+    });
+  });
+
+  it('loses nothing without a factor', async () => {
+    expect(await json('convert', '--focal', '50', '--fnumber', '2')).toMatchObject({
+      focalMm: 50,
+      lightStops: 0,
+      customaryStops: null,
+    });
+  });
+});
+
+describe('halo evaluate', () => {
+  it('answers what the screen shows, for a rig of a workspace and for a rig file', async () => {
+    const report = JSON.parse(JSON.stringify(evaluate(demoRig('mill-pond')))) as unknown;
+    expect(await json('evaluate', `${WORKSPACE}#mill-pond`)).toEqual(report);
+    const rigFile = file('rig.json', JSON.stringify(rigFileOf(demoRig('mill-pond'))));
+    expect(await json('evaluate', rigFile)).toEqual(report);
+  });
+
+  it('prints a readable table', async () => {
+    const { out } = await halo('evaluate', `${WORKSPACE}#wheel-house-wide`);
+    expect(out).toMatch(/^verdict\s+Clipped\. All four corners go black/m);
+    expect(out).toMatch(/^f-number\s+f\/1\.28, prints f\/1\.2 or f\/1\.3$/m);
+  });
+});
+
+describe('bad input', () => {
+  it.each([
+    [['nonsense'], 2, /there is no command "nonsense"/],
+    [['toString'], 2, /there is no command/],
+    [['coverage'], 2, /--frame is missing/],
+    [
+      ['coverage', '--frame', '36', '--edge-radius', '20', '--softness', '4'],
+      2,
+      /--frame must be a size/,
+    ],
+    [
+      ['coverage', '--frame', '36x24', '--edge-radius', '0', '--softness', '4'],
+      2,
+      /--edge-radius must be a number from 0.5 to 400; it is "0"/,
+    ],
+    [
+      ['coverage', '--frame', '36x24', '--edge-radius', 'NaN', '--softness', '4'],
+      2,
+      /must be a number/,
+    ],
+    [
+      ['coverage', '--frame', '36x24', '--edge-radius', '20', '--softness', '4', '--offset', '1'],
+      2,
+      /--offset takes two numbers/,
+    ],
+    [
+      [
+        'coverage',
+        '--frame',
+        '36x24',
+        '--edge-radius',
+        '20',
+        '--softness',
+        '4',
+        '--rear-softness',
+        '2',
+      ],
+      2,
+      /needs both/,
+    ],
+    [
+      ['convert', '--focal', '50', '--fnumber', '0'],
+      2,
+      /--fnumber must be a number from 0.5 to 128/,
+    ],
+    [
+      ['convert', '--focal', '50', '--fnumber', '2', '--factor', '0'],
+      2,
+      /--factor must be a number from 0.2 to 5/,
+    ],
+    [['convert', '--bogus', '1'], 2, /Unknown option/],
+    [['evaluate'], 2, /name one file/],
+    [['evaluate', 'no-such-file.json'], 2, /cannot be found/],
+    [['evaluate', 'docs'], 2, /is not a file/],
+    [['evaluate', `${WORKSPACE}#nowhere`], 3, /has no rig "nowhere"/],
+    [['evaluate', 'package.json'], 2, /not a rig file/],
+    [['evaluate', 'LICENSE'], 2, /LICENSE is not JSON: it breaks at line 1/],
+  ])('%j exits with a sentence', async (args, code, sentence) => {
+    const answer = await halo(...args);
+    expect(answer.code).toBe(code);
+    expect(answer.err).toMatch(sentence);
+    expect(answer.out).toBe('');
+  });
+
+  it('an empty file is named', async () => {
+    expect((await halo('evaluate', file('empty.json', ''))).err).toMatch(/empty\.json is empty/);
+  });
+
+  it('help is not an error', async () => {
+    const { code, out } = await halo('--help');
+    expect(code).toBe(0);
+    expect(out).toMatch(/halo coverage --frame/);
+  });
+});

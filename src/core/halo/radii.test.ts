@@ -1,0 +1,61 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { haloRadii, radiusWhere } from './radii';
+import { transmissionAt, type Halo } from './rims';
+
+const oneRim = (R: number, w: number, exitPupilMm: number | null = null): Halo => ({
+  rims: [{ side: 'front', edgeRadiusMm: R, softnessMm: w }],
+  exitPupilMm,
+  coneTangent: 0,
+  centre: { xMm: 0, yMm: 0 },
+});
+
+describe('named radii', () => {
+  it('follow the one-rim rules of thumb to 0.02 w while w is at most R/3', () => {
+    for (const [R, w] of [
+      [20, 4],
+      [20, 6.6],
+      [15, 2],
+      [30, 9],
+    ] as const) {
+      const radii = haloRadii(oneRim(R, w));
+      expect(Math.abs(radii.clear - (R - 0.77 * w))).toBeLessThan(0.021 * w);
+      expect(Math.abs(radii.half - (R - (w * w) / (6 * R)))).toBeLessThan(0.021 * w);
+      expect(Math.abs(radii.black - (R + 0.93 * w))).toBeLessThan(0.021 * w);
+    }
+  });
+
+  it('stand in order for any halo', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.option(fc.double({ min: 20, max: 300, noNaN: true }), { nil: null }),
+        (R, share, pupil) => {
+          const r = haloRadii(oneRim(R, share * R, pupil));
+          expect(r.clear).toBeLessThanOrEqual(r.half + 1e-3);
+          expect(r.half).toBeLessThanOrEqual(r.black + 1e-3);
+          expect(r.minus1).toBeLessThanOrEqual(r.half + 1e-3);
+          expect(r.minus1).toBeLessThanOrEqual(r.minus2 + 1e-3);
+        },
+      ),
+    );
+  });
+
+  it('put the level where they say', () => {
+    const halo = oneRim(20, 5);
+    expect(transmissionAt(halo.rims, haloRadii(halo).half)).toBeCloseTo(0.5, 4);
+  });
+});
+
+describe('radiusWhere', () => {
+  it('answers the nearer end where the level is not passed', () => {
+    expect(radiusWhere(() => 0, 0.5, 3, 9)).toBe(3);
+    expect(radiusWhere(() => 1, 0.5, 3, 9)).toBe(9);
+  });
+
+  it('finds steep and shallow crossings', () => {
+    expect(radiusWhere((r) => (r < 7 ? 1 : 0), 0.5, 0, 10)).toBeCloseTo(7, 3);
+    expect(radiusWhere((r) => 1 - r / 10, 0.25, 0, 10)).toBeCloseTo(7.5, 3);
+  });
+});

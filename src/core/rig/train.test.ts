@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { lensExample } from '../kit/lens';
+import { mountExample, type Mount } from '../kit/mount';
+import { partExample, type Part } from '../kit/part';
+import type { Halo } from '../halo/rims';
+import { haloBehind, imageShiftMm, thinConverter, trainLight } from './train';
+
+const mounts = new Map<string, Mount>([
+  ['slr-44', mountExample],
+  ['ml-18', { ...mountExample, id: 'ml-18', registerMm: 18 }],
+]);
+
+const tele: Part = {
+  ...partExample,
+  id: 't14',
+  kind: 'teleconverter',
+  frontMountId: 'slr-44',
+  rearMountId: 'slr-44',
+  factor: 1.4,
+  thicknessMm: 17,
+  transmission: 0.95,
+  fastestFNumber: null,
+  ownRim: null,
+};
+const plain: Part = { ...tele, kind: 'plain adapter', factor: 1, transmission: null };
+const halo: Halo = {
+  rims: [{ side: 'front', edgeRadiusMm: 20, softnessMm: 4 }],
+  exitPupilMm: 66,
+  coneTangent: 0.25,
+  centre: { xMm: 1, yMm: -0.5 },
+};
+
+describe('light through the train', () => {
+  it('turns 20 mm f/1.8 into 14.2 mm f/1.28 behind a 0.71x reducer', () => {
+    const light = trainLight([partExample], lensExample, 20, 1.8);
+    expect(light.focalMm).toBeCloseTo(14.2, 9);
+    expect(light.fNumber).toBeCloseTo(1.278, 9);
+    expect(light.lightStops).toBeCloseTo(0.9882 + Math.log2(0.95), 4);
+    expect(light.customaryStops).toBe(1);
+  });
+
+  it('multiplies stacked converters', () => {
+    const stacked = trainLight([partExample, tele], lensExample, 20, 2);
+    expect(stacked.factor).toBeCloseTo(0.994, 9);
+    expect(stacked.customaryStops).toBe(0);
+  });
+
+  it('knows the T-stop only where every glass part says what it passes', () => {
+    const known = trainLight([partExample], lensExample, 20, 1.8);
+    expect(known.tStop).toBeCloseTo((2 * 0.71) / Math.sqrt(0.95), 9);
+    const unknown = trainLight([{ ...partExample, transmission: null }], lensExample, 20, 1.8);
+    expect(unknown.tStop).toBeNull();
+    expect(unknown.lightStops).toBeCloseTo(0.9882, 4);
+  });
+
+  it('passes no faster than the slowest part, and loses that light', () => {
+    const slow = trainLight([{ ...partExample, fastestFNumber: 1.4 }], lensExample, 20, 1.8);
+    expect(slow.fNumber).toBe(1.4);
+    expect(slow.speedHeldBack).toBe(true);
+    expect(slow.lightStops).toBeLessThan(
+      trainLight([partExample], lensExample, 20, 1.8).lightStops,
+    );
+  });
+
+  it('changes nothing through a plain adapter', () => {
+    const light = trainLight([plain], lensExample, 20, 4);
+    expect([light.focalMm, light.fNumber, light.lightStops, light.customaryStops]).toEqual([
+      20,
+      4,
+      0,
+      null,
+    ]);
+  });
+});
+
+describe('thin converter', () => {
+  it('has the worked example: 44.00 on 18.00, 0.71x, image moved 5 mm', () => {
+    const shift = imageShiftMm({ ...partExample, thicknessMm: 21 }, mounts);
+    expect(shift).toBeCloseTo(5, 9);
+    const thin = thinConverter(0.71, 5)!;
+    expect(thin.frontMm).toBeCloseTo(17.24, 2);
+    expect(thin.backMm).toBeCloseTo(12.24, 2);
+    expect(thin.focalMm).toBeCloseTo(42.21, 2);
+  });
+
+  it('has no answer where factor and shift contradict each other', () => {
+    expect(thinConverter(0.71, -3)).toBeNull();
+    expect(thinConverter(1, 0)).toBeNull();
+    expect(imageShiftMm(partExample, new Map())).toBeNull();
+  });
+});
+
+describe('halo behind the train', () => {
+  it('scales edge, softness and offset by the factor', () => {
+    const behind = haloBehind([tele], halo, 2, mounts);
+    expect(behind.rims[0]).toEqual({ side: 'front', edgeRadiusMm: 28, softnessMm: 5.6 });
+    expect(behind.centre).toEqual({ xMm: 1.4, yMm: -0.7 });
+    expect(behind.coneTangent).toBeCloseTo(0.25 / 1.4, 12);
+  });
+
+  it("joins a part's own rim on the rear side at the f-number behind it", () => {
+    const behind = haloBehind([partExample], halo, 2, mounts);
+    const own = behind.rims[1]!;
+    expect(own.side).toBe('rear');
+    expect(own.edgeRadiusMm).toBe(18.6);
+    expect(own.softnessMm).toBeCloseTo((2.4 * 2) / 1.42, 9);
+  });
+
+  it('images the exit pupil through the converter as the lens equation says', () => {
+    const { exitPupilMm } = haloBehind([partExample], halo, 2, mounts);
+    const s = 66 - 17.2414;
+    const behindPart = 1 / (1 / 42.2116 - 1 / s);
+    expect(exitPupilMm).toBeCloseTo(12.2414 - behindPart, 1);
+  });
+
+  it('keeps the pupil where registers are unknown', () => {
+    expect(haloBehind([partExample], halo, 2, new Map()).exitPupilMm).toBe(66);
+  });
+
+  it('leaves the halo alone without parts', () => {
+    expect(haloBehind([], halo, 2, mounts)).toBe(halo);
+  });
+});

@@ -1,0 +1,16 @@
+/** Rigs of the demo workspace, ready to evaluate. */
+import { tideMill } from '@/core/demo/tideMill';
+import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+
+export function demoRig(id: string): Rig {
+  const record = tideMill.rigs.find((r) => r.id === id);
+  if (!record) throw new Error(`no demo rig ${id}`);
+  const rig = resolveRig(tideMill, record);
+  if (isMissing(rig)) throw new Error(`demo rig ${id} lacks its ${rig.missing}`);
+  return rig;
+}
+
+export const withSettings = (rig: Rig, settings: Partial<Rig['settings']>): Rig => ({
+  ...rig,
+  settings: { ...rig.settings, ...settings },
+});
