@@ -10,7 +10,4 @@ export function demoRig(id: string): Rig {
   return rig;
 }
 
-export const withSettings = (rig: Rig, settings: Partial<Rig['settings']>): Rig => ({
-  ...rig,
-  settings: { ...rig.settings, ...settings },
-});
+export { turned } from '@/core/rig/rig';

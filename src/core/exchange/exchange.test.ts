@@ -50,7 +50,7 @@ describe('workspace file', () => {
       ...tideMill,
       palette: 'sepia',
       lenses: [{ ...tideMill.lenses[0]!, hood: { shape: 'square' } }],
-    } as Workspace;
+    } as unknown as Workspace;
     const back = readWorkspace(writeWorkspace(odd));
     expect(back.ok && back.value).toMatchObject({
       palette: 'sepia',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../tests/support/arbitraries';
-import { demoRig, withSettings } from '../../../tests/support/demo';
+import { demoRig, turned } from '../../../tests/support/demo';
 import { tideMill } from '../demo/tideMill';
 import { rigFileSchema, type RigFile } from '../kit/rigFile';
 import { evaluate, verdictOf } from './evaluate';
@@ -47,14 +47,14 @@ describe('report', () => {
 
   it('finds the zoom window: clipped at the wide end, clear at the long end', () => {
     const rig = demoRig('wheel-house-wide');
-    expect(evaluate(withSettings(rig, { focalMm: 18 })).verdict.kind).toBe('Clipped');
-    expect(evaluate(withSettings(rig, { focalMm: 35 })).verdict.kind).toBe('Clear');
+    expect(evaluate(turned(rig, { focalMm: 18 })).verdict.kind).toBe('Clipped');
+    expect(evaluate(turned(rig, { focalMm: 35 })).verdict.kind).toBe('Clear');
   });
 
   it('counts the stabiliser against the corners only while it is on', () => {
-    const rig = withSettings(demoRig('wheel-house-wide'), { focalMm: 24 });
-    const on = evaluate(withSettings(rig, { stabiliser: true }));
-    const off = evaluate(withSettings(rig, { stabiliser: false }));
+    const rig = turned(demoRig('wheel-house-wide'), { focalMm: 24 });
+    const on = evaluate(turned(rig, { stabiliser: true }));
+    const off = evaluate(turned(rig, { stabiliser: false }));
     expect(on.coverage.worstCornerRadiusMm - off.coverage.worstCornerRadiusMm).toBeCloseTo(1.2, 9);
   });
 

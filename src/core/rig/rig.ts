@@ -73,3 +73,9 @@ export function fitSettings(settings: RigSettings, lens: Lens, mode: Mode): RigS
     digitalZoom === settings.digitalZoom;
   return unchanged ? settings : { ...settings, focalMm, fNumber, focusM, cropId, digitalZoom };
 }
+
+/** The same rig with some settings turned, held within what lens and mode can do. */
+export const turned = (rig: Rig, change: Partial<RigSettings>): Rig => ({
+  ...rig,
+  settings: fitSettings({ ...rig.settings, ...change }, rig.lens, rig.mode),
+});

@@ -1,0 +1,11 @@
+import { answerEvaluate, onlyPost } from '@/api/evaluateRequest';
+
+export const POST = answerEvaluate;
+export {
+  onlyPost as DELETE,
+  onlyPost as GET,
+  onlyPost as HEAD,
+  onlyPost as OPTIONS,
+  onlyPost as PATCH,
+  onlyPost as PUT,
+};

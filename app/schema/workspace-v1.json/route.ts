@@ -1,0 +1,3 @@
+import { workspaceSchema } from '@/core/kit/workspace';
+
+export const GET = (): Response => Response.json(workspaceSchema);

@@ -1,0 +1,11 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  compiler: { styledComponents: true },
+  poweredByHeader: false,
+  reactStrictMode: true,
+  devIndicators: false,
+  turbopack: { root: import.meta.dirname },
+};
+
+export default config;

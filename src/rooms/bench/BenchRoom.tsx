@@ -1,0 +1,238 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { isMissing } from '@/core/rig/rig';
+import type { Workspace } from '@/core/kit/workspace';
+import { loadDemoIfNew } from '@/store/demo';
+import { db } from '@/store/instance';
+import { storageSentence } from '@/store/troubles';
+import { useWorkspace } from '@/store/useWorkspace';
+import { setJudgement } from '@/store/workspace';
+import { Notice, type NoticeText } from '@/ui/controls/Notice';
+import { RibbonPatterns } from '@/ui/marks/RibbonPatterns';
+import { Stage } from '@/ui/stage/Stage';
+import { PHONE } from '@/ui/theme/type';
+import { useTheme } from '@/ui/theme/useTheme';
+import { EmptyBench } from './EmptyBench';
+import { Header } from './Header';
+import { HelpDialog } from './HelpDialog';
+import { ImportDialog } from './ImportDialog';
+import { Readings } from './Readings';
+import { RigNameDialog } from './RigNameDialog';
+import { RigRings } from './RigRings';
+import { actOnKey, type BenchKeys } from './shortcuts';
+import { TrainPanel } from './TrainPanel';
+import { useBench, type Bench } from './useBench';
+import { useFiles, useJournal, useRigActions, type Tell } from './useBenchActions';
+
+const Room = styled.div`
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  @media ${PHONE} {
+    height: auto;
+    min-height: 100dvh;
+  }
+`;
+
+const Columns = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / 232px minmax(0, 1fr) 336px;
+  grid-template-areas: 'train stage readings' 'train rings readings';
+  > :nth-child(1) {
+    grid-area: train;
+  }
+  > :nth-child(2) {
+    grid-area: stage;
+  }
+  > :nth-child(3) {
+    grid-area: rings;
+  }
+  > :nth-child(4) {
+    grid-area: readings;
+  }
+  @media ${PHONE} {
+    grid-template: min(78vw, 420px) auto auto auto / minmax(0, 1fr);
+    grid-template-areas: 'stage' 'rings' 'readings' 'train';
+  }
+`;
+
+const Quiet = styled.p`
+  margin: auto;
+  padding: 24px;
+  max-width: 560px;
+  color: var(--muted);
+  font-size: 15px;
+`;
+
+const Lacking = styled.div`
+  display: grid;
+  place-items: center;
+  padding: 24px;
+  background: var(--well);
+  font-size: 15px;
+`;
+
+/** The listening end of the keyboard map. */
+function useKeys(keys: BenchKeys): void {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (actOnKey(event, latest.current)) event.preventDefault();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+}
+
+const focusRing = (name: string) =>
+  document.querySelector<HTMLElement>(`[data-ring="${name}"]`)?.focus();
+
+interface BodyProps {
+  workspace: Workspace;
+  bench: Bench;
+  tell: Tell;
+}
+
+/** The rig on the Bench, or what it lacks. */
+function RigOnBench({ workspace, bench, tell }: BodyProps) {
+  const { record, rig, report } = bench;
+  if (!record || !rig) return null;
+  const judge = (judgement: Workspace['judgement']) => {
+    setJudgement(db, judgement).catch((error: unknown) =>
+      tell({ kind: 'trouble', text: storageSentence(error) }),
+    );
+  };
+  return (
+    <Columns>
+      <TrainPanel workspace={workspace} bench={bench} record={record} />
+      {isMissing(rig) || !report ? (
+        <Lacking role="status">
+          <p>
+            This rig asks for a {isMissing(rig) ? rig.missing : 'record'} that is not in the
+            workspace
+            {isMissing(rig) ? ` (“${rig.id}”)` : ''}. Choose another in the light path.
+          </p>
+        </Lacking>
+      ) : (
+        <>
+          <Stage report={report} />
+          <RigRings rig={rig} bench={bench} />
+          <Readings rig={rig} report={report} onJudge={judge} />
+        </>
+      )}
+    </Columns>
+  );
+}
+
+function OpenBench({ workspace }: { workspace: Workspace }) {
+  const [notice, setNotice] = useState<NoticeText | null>(null);
+  const [helping, setHelping] = useState(false);
+  const say = useCallback((text: string) => setNotice({ kind: 'trouble', text }), []);
+  const bench = useBench(workspace, say);
+  const journal = useJournal(setNotice);
+  const files = useFiles(workspace, setNotice);
+  const rigs = useRigActions(workspace, bench, setNotice);
+  const [, turnTheme] = useTheme();
+  const { record } = bench;
+
+  useKeys({
+    ...journal,
+    nextRig: (step) => {
+      const i = workspace.rigs.findIndex((r) => r.id === record?.id);
+      const next = workspace.rigs[(i + step + workspace.rigs.length) % workspace.rigs.length];
+      if (next) bench.choose(next.id);
+    },
+    ring: focusRing,
+    stabiliser: () => {
+      if (record)
+        bench.settle('Switch the stabiliser', { stabiliser: !record.settings.stabiliser });
+    },
+    theme: turnTheme,
+    help: () => setHelping(true),
+  });
+
+  return (
+    <>
+      <Header
+        rigs={workspace.rigs}
+        record={record}
+        onRig={bench.choose}
+        rigActions={rigs.actions}
+        fileActions={files.actions}
+        onUndo={journal.undo}
+        onRedo={journal.redo}
+        onHelp={() => setHelping(true)}
+      />
+      {record ? (
+        <RigOnBench workspace={workspace} bench={bench} tell={setNotice} />
+      ) : (
+        <EmptyBench
+          hasKit={workspace.bodies.length > 0 && workspace.lenses.length > 0}
+          onDemo={files.demo}
+          onOpen={files.open}
+          onNewRig={rigs.create}
+        />
+      )}
+      <input
+        ref={files.input}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="Workspace file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void files.read(file);
+        }}
+      />
+      {files.pending && (
+        <ImportDialog
+          pending={files.pending}
+          here={workspace}
+          onChoose={files.write}
+          onClose={files.leave}
+        />
+      )}
+      {rigs.naming && record && (
+        <RigNameDialog
+          name={record.name}
+          onName={(name) => {
+            bench.change('Rename a rig', { name });
+            rigs.stopNaming();
+          }}
+          onClose={rigs.stopNaming}
+        />
+      )}
+      {helping && <HelpDialog onClose={() => setHelping(false)} />}
+      <Notice notice={notice} onClose={() => setNotice(null)} />
+      <RibbonPatterns />
+    </>
+  );
+}
+
+/** The Bench: one rig, its halo on the sensor, and what can be turned. */
+export function BenchRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
+  const open = useWorkspace();
+  const [ready, setReady] = useState(!loadDemoWhenEmpty);
+  useEffect(() => {
+    if (!loadDemoWhenEmpty) return;
+    loadDemoIfNew(db)
+      .finally(() => setReady(true))
+      .catch(() => undefined);
+  }, [loadDemoWhenEmpty]);
+  return (
+    <Room>
+      {open.state === 'failed' && <Quiet role="alert">{open.sentence}</Quiet>}
+      {open.state !== 'failed' && (open.state === 'opening' || !ready) && (
+        <Quiet>Opening the workspace…</Quiet>
+      )}
+      {open.state === 'open' && ready && <OpenBench workspace={open.workspace} />}
+    </Room>
+  );
+}

@@ -1,0 +1,181 @@
+'use client';
+import styled from 'styled-components';
+import { DialogTrigger, Button } from 'react-aria-components';
+import { SCHOOLS, type Judgement, type School } from '@/core/kit/judgement';
+import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
+import type { Report } from '@/core/rig/evaluate';
+import type { Rig } from '@/core/rig/rig';
+import { explain, type Reading } from '@/core/rig/why';
+import { Choice } from '@/ui/controls/Choice';
+import { Sheet } from '@/ui/controls/surfaces';
+import { WhyRow, WhySheet } from '@/ui/controls/WhyRow';
+import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
+import { PHONE } from '@/ui/theme/type';
+import { readingGroups } from './readingRows';
+
+const Panel = styled.section`
+  border-left: 1px solid var(--line);
+  padding: 14px 18px 16px;
+  overflow-y: auto;
+  min-height: 0;
+  @media ${PHONE} {
+    border: 0;
+    overflow: visible;
+  }
+`;
+
+const VerdictButton = styled(Button)`
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: help;
+`;
+
+const Word = styled.span`
+  display: block;
+  font-size: 25px;
+  line-height: 1.1;
+  font-weight: 700;
+  font-stretch: 100%;
+`;
+
+const Known = styled.span`
+  display: block;
+  color: var(--muted);
+  font-size: 12px;
+`;
+
+/** Two lines are kept for the sentence, so that nothing below it jumps. */
+const Sentence = styled.p`
+  font-size: 15px;
+  line-height: 1.35;
+  min-height: 2.7em;
+  margin-top: 10px;
+`;
+
+const Group = styled.div`
+  margin-top: 11px;
+  h3 {
+    font-size: 13px;
+    color: var(--muted);
+    font-weight: 650;
+    border-bottom: 1px solid var(--line);
+    padding-bottom: 3px;
+  }
+`;
+
+const Judged = styled.div`
+  margin-top: 12px;
+  display: grid;
+  gap: 2px;
+`;
+
+/** How the halo is known, in a few words. */
+function knownWords(report: Report): string {
+  const { kind, edgeSigmaMm, date, frames } = report.halo.evidence;
+  const detail = [date, frames > 0 ? `${frames} ${frames === 1 ? 'frame' : 'frames'}` : '']
+    .filter(Boolean)
+    .join(', ');
+  return `${kind}${detail ? ` ${detail}` : ''} · edge ± ${edgeSigmaMm.toFixed(2)} mm`;
+}
+
+const SCHOOL_LIMIT: Record<School, keyof Judgement> = {
+  strict: 'strictStops',
+  'grade it out': 'gradeStops',
+  'as a look': 'lookStops',
+};
+
+const stopsWord = (v: number): string => `${v} ${v === 1 ? 'stop' : 'stops'}`;
+
+interface ReadingsProps {
+  rig: Rig;
+  report: Report;
+  onJudge: (judgement: Judgement) => void;
+}
+
+function VerdictBlock({
+  report,
+  why,
+}: {
+  report: Report;
+  why: (reading: Reading) => ReturnType<typeof explain>;
+}) {
+  const { verdict } = report;
+  return (
+    <>
+      <DialogTrigger>
+        <VerdictButton>
+          <VerdictMark kind={verdict.kind} size={46} />
+          <span>
+            <Word style={{ color: VERDICT_INK[verdict.kind] }} data-testid="verdict">
+              {verdict.kind}
+            </Word>
+            <Known>{knownWords(report)}</Known>
+          </span>
+        </VerdictButton>
+        <Sheet placement="left top">
+          <VerdictWhy why={why} />
+        </Sheet>
+      </DialogTrigger>
+      <Sentence>{verdict.sentence}</Sentence>
+    </>
+  );
+}
+
+const VerdictWhy = ({ why }: { why: (reading: Reading) => ReturnType<typeof explain> }) => (
+  <WhySheet why={why('verdict')} />
+);
+
+/** What people ask, in the order they ask it; each figure can be asked why. */
+export function Readings({ rig, report, onJudge }: ReadingsProps) {
+  const why = (reading: Reading) => explain(reading, rig, report);
+  const { judgement } = rig;
+  return (
+    <Panel aria-label="Readings">
+      <VerdictBlock report={report} why={why} />
+      {readingGroups(rig, report).map((group) => (
+        <Group key={group.title}>
+          <h3>{group.title}</h3>
+          {group.rows.map((row) => (
+            <WhyRow
+              key={row.name}
+              name={row.name}
+              figure={row.figure}
+              note={row.note}
+              why={() => why(row.reading)}
+            />
+          ))}
+        </Group>
+      ))}
+      <Judged>
+        <Choice
+          label="A dark corner is fine"
+          groups={[
+            {
+              title: 'Darkest corner you accept',
+              options: SCHOOLS.map((school) => ({
+                id: school,
+                label: `${school}: ${stopsWord(Number(judgement[SCHOOL_LIMIT[school]]))}`,
+              })),
+            },
+          ]}
+          chosen={judgement.school}
+          onChoose={(id) => onJudge({ ...judgement, school: id as School })}
+        />
+        <Choice
+          label="Equivalents count by"
+          groups={[
+            { title: 'Crop factor from', options: CROP_BASES.map((id) => ({ id, label: id })) },
+          ]}
+          chosen={judgement.basis}
+          onChoose={(id) => onJudge({ ...judgement, basis: id as CropBasis })}
+        />
+      </Judged>
+    </Panel>
+  );
+}

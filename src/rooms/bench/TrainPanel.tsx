@@ -1,0 +1,257 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import styled from 'styled-components';
+import type { Body, Mode } from '@/core/kit/body';
+import type { RigRecord } from '@/core/kit/rigRecord';
+import type { Workspace } from '@/core/kit/workspace';
+import { ActingButton, IconButton } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { LightPath } from '@/ui/train/LightPath';
+import { PHONE } from '@/ui/theme/type';
+import { isMissing } from '@/core/rig/rig';
+import {
+  aspectOptions,
+  ASPECTS,
+  bodyOptions,
+  lensOptions,
+  modeOptions,
+  partOptions,
+} from './options';
+import type { Bench } from './useBench';
+
+const Panel = styled.section`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  padding: 10px 14px 12px;
+  gap: 8px;
+  border-right: 1px solid var(--line);
+  overflow-y: auto;
+  @media ${PHONE} {
+    border: 0;
+    border-top: 1px solid var(--line);
+    overflow: visible;
+  }
+`;
+
+const Title = styled.h2`
+  color: var(--muted);
+`;
+
+const Picture = styled.div`
+  flex: 1 1 200px;
+  min-height: 150px;
+  max-height: 330px;
+`;
+
+const Places = styled.div`
+  display: grid;
+  gap: 7px;
+`;
+
+const Place = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: end;
+`;
+
+const Settings = styled.div`
+  display: grid;
+  gap: 1px;
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+`;
+
+const Joint = styled.p`
+  color: var(--clipped);
+  font-size: 12px;
+  overflow-wrap: anywhere;
+`;
+
+interface PanelProps {
+  workspace: Workspace;
+  bench: Bench;
+  record: RigRecord;
+}
+
+function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; body: Body }) {
+  const { settings } = record;
+  const aspects = aspectOptions(settings.aspect);
+  const travel = body.sensorTravel;
+  return (
+    <Settings>
+      <Choice
+        label="Stabiliser"
+        groups={[
+          {
+            title: 'Sensor stabiliser',
+            options: [
+              { id: 'off', label: travel ? 'off and locked' : 'none in this body' },
+              ...(travel ? [{ id: 'on', label: `sensor shift ±${travel.xMm} mm` }] : []),
+            ],
+          },
+        ]}
+        chosen={settings.stabiliser && travel ? 'on' : 'off'}
+        onChoose={(id) => bench.settle('Switch the stabiliser', { stabiliser: id === 'on' })}
+      />
+      <Choice
+        label="Electronic"
+        groups={[
+          {
+            title: 'Stabilisation crop',
+            options: [
+              { id: '', label: mode.crops.length > 0 ? 'off' : 'none in this mode' },
+              ...mode.crops.map((crop) => ({
+                id: crop.id,
+                label: `${crop.name} ×${crop.measured ?? crop.nominal}`,
+                note:
+                  crop.measured === null
+                    ? 'nominal, never measured'
+                    : `measured; nominal ×${crop.nominal}`,
+              })),
+            ],
+          },
+        ]}
+        chosen={settings.cropId ?? ''}
+        onChoose={(id) =>
+          bench.settle('Change the stabilisation crop', { cropId: id === '' ? null : id })
+        }
+      />
+      <Choice
+        label="Digital zoom"
+        groups={[
+          {
+            title: 'Digital zoom',
+            options: mode.digitalZooms.map((z) => ({ id: String(z), label: `×${z}` })),
+          },
+        ]}
+        chosen={String(settings.digitalZoom)}
+        onChoose={(id) => bench.settle('Change the digital zoom', { digitalZoom: Number(id) })}
+      />
+      <Choice
+        label="Deliver"
+        groups={aspects.groups}
+        chosen={aspects.chosen}
+        onChoose={(id) => {
+          const aspect = ASPECTS.find((a) => a.id === id);
+          if (aspect) bench.settle('Change the delivered aspect', { aspect: aspect.aspect });
+        }}
+      />
+    </Settings>
+  );
+}
+
+function Parts({ workspace, bench, record }: PanelProps) {
+  const put = (label: string, partIds: string[]) => bench.change(label, { partIds });
+  const isLast = (i: number) => i === record.partIds.length - 1;
+  return (
+    <>
+      {record.partIds.map((id, i) => (
+        <Place key={`${i}-${id}`}>
+          <Choice
+            label={
+              record.partIds.length > 1
+                ? `Between, ${isLast(i) ? 'at the body' : 'at the lens'}`
+                : 'Between'
+            }
+            stacked
+            groups={partOptions(workspace, record, i)}
+            chosen={id}
+            placeholder="not in this workspace"
+            onChoose={(next) => put('Swap a part', record.partIds.with(i, next))}
+          />
+          <IconButton
+            label="Take this part out"
+            onPress={() => put('Take a part out', record.partIds.toSpliced(i, 1))}
+          >
+            <X size={15} aria-hidden="true" />
+          </IconButton>
+        </Place>
+      ))}
+      {record.partIds.length === 0 && (
+        <Choice
+          label="Between"
+          stacked
+          groups={partOptions(workspace, record, 0)}
+          chosen={null}
+          placeholder="nothing; put a part in"
+          onChoose={(id) => put('Put a part in', [id])}
+        />
+      )}
+    </>
+  );
+}
+
+/** Adds a part before the body: the first that joins, or the first there is. */
+function AddPart({ workspace, bench, record }: PanelProps) {
+  const groups = partOptions(workspace, record, record.partIds.length);
+  const first = groups.flatMap((g) => g.options)[0];
+  if (record.partIds.length === 0 || record.partIds.length >= 8 || !first) return null;
+  return (
+    <ActingButton
+      onPress={() =>
+        bench.change('Put another part in', { partIds: [...record.partIds, first.id] })
+      }
+      style={{ justifySelf: 'start', padding: '2px 0' }}
+    >
+      <Plus size={12} aria-hidden="true" /> another part before the body
+    </ActingButton>
+  );
+}
+
+/** What the rig is made of, scene to sensor, and how the body is set. */
+export function TrainPanel({ workspace, bench, record }: PanelProps) {
+  const body = workspace.bodies.find((b) => b.id === record.bodyId);
+  const mode = body?.modes.find((m) => m.id === record.modeId);
+  const { rig, report } = bench;
+  const resolved = rig && !isMissing(rig) && report ? { rig, report } : null;
+  return (
+    <Panel aria-label="Light path">
+      <Title>Light path, to scale</Title>
+      {resolved && (
+        <Picture>
+          <LightPath {...resolved} />
+        </Picture>
+      )}
+      <Places>
+        <Choice
+          label="Lens"
+          stacked
+          groups={lensOptions(workspace, record)}
+          chosen={record.lensId}
+          placeholder="not in this workspace"
+          onChoose={(lensId) => bench.change('Swap the lens', { lensId })}
+        />
+        <Parts workspace={workspace} bench={bench} record={record} />
+        <AddPart workspace={workspace} bench={bench} record={record} />
+        {report?.joints.map((joint) => (
+          <Joint key={joint.index}>{joint.sentence}</Joint>
+        ))}
+        <Choice
+          label="Body"
+          stacked
+          groups={bodyOptions(workspace, record)}
+          chosen={record.bodyId}
+          placeholder="not in this workspace"
+          onChoose={(bodyId) => {
+            const next = workspace.bodies.find((b) => b.id === bodyId);
+            const modeId =
+              next?.modes.find((m) => m.id === record.modeId)?.id ?? next?.modes[0]?.id;
+            if (modeId) bench.change('Swap the body', { bodyId, modeId });
+          }}
+        />
+        <Choice
+          label="Mode"
+          stacked
+          groups={modeOptions(body)}
+          chosen={record.modeId}
+          placeholder="not in this body"
+          onChoose={(modeId) => bench.change('Change the mode', { modeId })}
+        />
+      </Places>
+      {body && mode && (
+        <BodySettings workspace={workspace} bench={bench} record={record} mode={mode} body={body} />
+      )}
+    </Panel>
+  );
+}

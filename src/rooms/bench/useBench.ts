@@ -1,0 +1,162 @@
+'use client';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { readRigQuery, rigQuery } from '@/core/exchange/link';
+import type { RigRecord, RigSettings } from '@/core/kit/rigRecord';
+import type { Workspace } from '@/core/kit/workspace';
+import { evaluate, type Report } from '@/core/rig/evaluate';
+import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
+import { db } from '@/store/instance';
+import { commit } from '@/store/journal';
+import { storageSentence } from '@/store/troubles';
+
+const LAST_RIG = 'wandering-halo-rig';
+
+const remembered = (): string | null => {
+  try {
+    return localStorage.getItem(LAST_RIG);
+  } catch {
+    return null;
+  }
+};
+
+/** Settings being turned. They hold for one stored record only: a new one from the database ends them. */
+interface Draft {
+  record: RigRecord;
+  settings: RigSettings;
+  settled: boolean;
+}
+
+export interface Bench {
+  record: RigRecord | null;
+  /** The rig as it is set now, or what it lacks. */
+  rig: Rig | MissingRecord | null;
+  report: Report | null;
+  choose: (rigId: string) => void;
+  /** Shows a setting without keeping it. */
+  turn: (change: Partial<RigSettings>) => void;
+  /** Keeps a setting as one step to undo. */
+  settle: (label: string, change: Partial<RigSettings>) => void;
+  /** Changes which records the rig joins, or its name. */
+  change: (label: string, change: Partial<RigRecord>) => void;
+}
+
+type Say = (sentence: string) => void;
+
+/** The settings of a rig as they can be on its own lens and mode. */
+function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings): RigSettings {
+  const lens = workspace.lenses.find((l) => l.id === record.lensId);
+  const mode = workspace.bodies
+    .find((b) => b.id === record.bodyId)
+    ?.modes.find((m) => m.id === record.modeId);
+  return lens && mode ? fitSettings(settings, lens, mode) : settings;
+}
+
+const save = (
+  label: string,
+  after: RigRecord,
+  mergeKey: string | null,
+  say: Say,
+  undo: () => void,
+) => {
+  commit(db, label, [{ table: 'rigs', id: after.id, after }], mergeKey).catch((error: unknown) => {
+    undo();
+    say(storageSentence(error));
+  });
+};
+
+/** Opens the rig the address names, once the workspace is there; sets it as the address says. */
+function useArrival(workspace: Workspace, choose: (id: string) => void, say: Say): boolean {
+  const [arrived, setArrived] = useState(false);
+  const done = useRef(false);
+  useEffect(() => {
+    if (done.current) return;
+    done.current = true;
+    const link = readRigQuery(window.location.search);
+    const record = workspace.rigs.find((r) => r.id === link?.rigId);
+    if (link && record) {
+      choose(record.id);
+      const settings = fitted(workspace, record, { ...record.settings, ...link.settings });
+      if (rigQuery(record.id, settings) !== rigQuery(record.id, record.settings)) {
+        save('Set as the link says', { ...record, settings }, null, say, () => undefined);
+      }
+    } else {
+      if (link) say(`The link asks for a rig that is not in this workspace (“${link.rigId}”).`);
+      const last = remembered();
+      if (last !== null) choose(last);
+    }
+    setArrived(true);
+  }, [workspace, choose, say]);
+  return arrived;
+}
+
+/** Keeps the address pointing at the rig as it is set. */
+function useAddress(record: RigRecord | null, settings: RigSettings | null, ready: boolean): void {
+  const query = record && settings ? rigQuery(record.id, settings) : '';
+  useEffect(() => {
+    if (!ready) return;
+    const search = query ? `?${query}` : '';
+    if (window.location.search !== search) {
+      window.history.replaceState(window.history.state, '', `${window.location.pathname}${search}`);
+    }
+  }, [query, ready]);
+}
+
+export function useBench(workspace: Workspace, say: Say): Bench {
+  const [rigId, setRigId] = useState<string | null>(null);
+  const [draft, setDraft] = useState<Draft | null>(null);
+
+  const choose = useCallback((id: string) => {
+    setRigId(id);
+    setDraft(null);
+    try {
+      localStorage.setItem(LAST_RIG, id);
+    } catch {
+      // Without storage the rig is remembered by the address alone.
+    }
+  }, []);
+  const arrived = useArrival(workspace, choose, say);
+
+  const record = workspace.rigs.find((r) => r.id === rigId) ?? workspace.rigs[0] ?? null;
+  const live = draft && draft.record === record ? draft : null;
+  const settings = live?.settings ?? record?.settings ?? null;
+  useAddress(record, settings, arrived && (live === null || live.settled));
+
+  const rig = useMemo(
+    () => (record && settings ? resolveRig(workspace, { ...record, settings }) : null),
+    [workspace, record, settings],
+  );
+  const report = useMemo(() => (rig && !isMissing(rig) ? evaluate(rig) : null), [rig]);
+
+  const turnTo = (change: Partial<RigSettings>, settled: boolean): RigSettings | null => {
+    if (!record) return null;
+    const next = fitted(workspace, record, { ...(settings ?? record.settings), ...change });
+    setDraft({ record, settings: next, settled });
+    return next;
+  };
+
+  return {
+    record,
+    rig,
+    report,
+    choose,
+    turn: (change) => void turnTo(change, false),
+    settle: (label, change) => {
+      const next = turnTo(change, true);
+      if (record && next) {
+        const key = `${record.id}:${Object.keys(change).join()}`;
+        save(label, { ...record, settings: next }, key, say, () => setDraft(null));
+      }
+    },
+    change: (label, change) => {
+      if (!record) return;
+      const next = { ...record, ...change };
+      save(
+        label,
+        { ...next, settings: fitted(workspace, next, next.settings) },
+        null,
+        say,
+        () => undefined,
+      );
+    },
+  };
+}

@@ -1,0 +1,21 @@
+/** The demo workspace, loaded only when it is asked for. */
+import type { HaloDatabase } from './db';
+import { importWorkspace, isEmpty, loadWorkspace } from './workspace';
+
+/** Loads the demo. It adds to what is there; in an empty program it is the whole workspace. */
+export async function tideMillLoader(db: HaloDatabase): Promise<void> {
+  const { tideMill } = await import('@/core/demo/tideMill');
+  const empty = isEmpty(await loadWorkspace(db));
+  await importWorkspace(
+    db,
+    tideMill,
+    empty ? 'replace everything' : 'add and update',
+    'Load the demo workspace',
+  );
+}
+
+/** Loads the demo into a program that was never used: nothing in it and nothing undone. */
+export async function loadDemoIfNew(db: HaloDatabase): Promise<void> {
+  if (isEmpty(await loadWorkspace(db)) && (await db.journal.count()) === 0)
+    await tideMillLoader(db);
+}

@@ -1,0 +1,54 @@
+'use client';
+import { X } from 'lucide-react';
+import styled from 'styled-components';
+import { IconButton } from './Buttons';
+
+export interface NoticeText {
+  kind: 'said' | 'trouble';
+  text: string;
+}
+
+const Strip = styled.div<{ $trouble: boolean }>`
+  position: fixed;
+  left: 50%;
+  bottom: 16px;
+  transform: translateX(-50%);
+  z-index: 40;
+  display: flex;
+  align-items: flex-start;
+  gap: 8px;
+  width: max-content;
+  max-width: min(640px, calc(100vw - 24px));
+  max-height: 40vh;
+  overflow: auto;
+  padding: 8px 6px 8px 14px;
+  background: var(--lifted);
+  border: 1px solid ${(p) => (p.$trouble ? 'var(--clipped)' : 'var(--line)')};
+  border-radius: 4px;
+  p {
+    padding: 6px 0;
+    white-space: pre-line;
+    overflow-wrap: anywhere;
+  }
+`;
+
+interface NoticeProps {
+  notice: NoticeText | null;
+  onClose: () => void;
+}
+
+/** A sentence about what just happened; it stays until it is read. */
+export function Notice({ notice, onClose }: NoticeProps) {
+  return (
+    <div role={notice?.kind === 'trouble' ? 'alert' : 'status'}>
+      {notice && (
+        <Strip $trouble={notice.kind === 'trouble'} data-testid="notice">
+          <p>{notice.text}</p>
+          <IconButton label="Close this notice" onPress={onClose}>
+            <X size={15} aria-hidden="true" />
+          </IconButton>
+        </Strip>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+import { Button, Dialog, DialogTrigger, Heading } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Why } from '@/core/rig/why';
+import { engraved, oneLine } from '../theme/type';
+import { Sheet } from './surfaces';
+
+const RowButton = styled(Button)`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  align-items: baseline;
+  gap: 12px;
+  width: 100%;
+  padding: 5px 0;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: none;
+  text-align: right;
+  cursor: help;
+  &[data-hovered] > span:first-child {
+    color: var(--ink);
+    text-decoration: underline dotted;
+    text-underline-offset: 3px;
+  }
+`;
+
+const Name = styled.span`
+  color: var(--muted);
+  text-align: left;
+`;
+
+const Figures = styled.span`
+  ${oneLine}
+`;
+
+const Figure = styled.span`
+  ${engraved}
+  font-size: 15px;
+`;
+
+const Note = styled.span`
+  margin-left: 8px;
+  color: var(--muted);
+  font-size: 12px;
+  font-variant-numeric: tabular-nums;
+`;
+
+const Explanation = styled(Dialog)`
+  padding: 14px 16px;
+  outline: none;
+  display: grid;
+  gap: 8px;
+  max-width: 380px;
+`;
+
+const Title = styled(Heading)`
+  font-weight: 650;
+  font-size: 15px;
+`;
+
+const Inputs = styled.dl`
+  display: grid;
+  grid-template-columns: auto auto;
+  gap: 2px 14px;
+  dt {
+    color: var(--muted);
+    overflow-wrap: anywhere;
+  }
+  dd {
+    ${engraved}
+    text-align: right;
+  }
+`;
+
+const Evidence = styled.p`
+  color: var(--muted);
+  font-size: 12px;
+`;
+
+/** Formula, inputs and evidence of one figure. */
+export function WhySheet({ why }: { why: Why }) {
+  return (
+    <Explanation>
+      <Title slot="title">{why.title}</Title>
+      <p>{why.formula}</p>
+      <Inputs>
+        {why.inputs.map(([name, value], i) => (
+          <div key={`${i}-${name}`} style={{ display: 'contents' }}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </Inputs>
+      <Evidence>{why.evidence}</Evidence>
+    </Explanation>
+  );
+}
+
+interface WhyRowProps {
+  name: string;
+  figure: string;
+  note?: string;
+  why: () => Why;
+}
+
+/** A reading: name and figure; pressing it says why. */
+export function WhyRow({ name, figure, note, why }: WhyRowProps) {
+  return (
+    <DialogTrigger>
+      <RowButton>
+        <Name>{name}</Name>
+        <Figures>
+          <Figure>{figure}</Figure>
+          {note && <Note>{note}</Note>}
+        </Figures>
+      </RowButton>
+      <Sheet placement="left top">
+        <LazyWhy why={why} />
+      </Sheet>
+    </DialogTrigger>
+  );
+}
+
+/** Rendered only while open, so that nothing is explained before it is asked. */
+const LazyWhy = ({ why }: { why: () => Why }) => <WhySheet why={why()} />;

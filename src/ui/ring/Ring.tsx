@@ -1,0 +1,154 @@
+'use client';
+import { useMemo } from 'react';
+import styled from 'styled-components';
+import type { VerdictKind } from '@/core/frame/coverage';
+import { engraved, PHONE } from '../theme/type';
+import { legibleMarks, type BarrelScale } from './scale';
+import { useRing } from './useRing';
+import { ValueField } from './ValueField';
+
+/** A stretch of the ring with one verdict, places 0..1. */
+export interface RibbonStretch {
+  from: number;
+  to: number;
+  kind: VerdictKind;
+}
+
+export interface RingProps {
+  /** What the ring turns: "Zoom". */
+  name: string;
+  scale: BarrelScale;
+  value: number;
+  /** The value as engraved: "20 mm". */
+  words: (value: number) => string;
+  /** Reads a typed value; null where it is none. */
+  read: (text: string) => number | null;
+  /** The allowed range in words: "18 to 35 mm". */
+  range: string;
+  ribbon: readonly RibbonStretch[];
+  onTurn: (value: number) => void;
+  onSettle: (value: number) => void;
+}
+
+const Row = styled.div`
+  display: grid;
+  grid-template-columns: 78px minmax(0, 1fr);
+  align-items: end;
+  column-gap: 6px;
+  @media ${PHONE} {
+    grid-template-columns: 1fr;
+  }
+`;
+
+const Barrel = styled.div`
+  position: relative;
+  padding: 0 14px;
+  height: 62px;
+  touch-action: pan-y;
+  cursor: ew-resize;
+  border-radius: var(--radius);
+  svg {
+    display: block;
+    width: 100%;
+    height: 100%;
+    overflow: visible;
+    pointer-events: none;
+  }
+  text {
+    ${engraved}
+    font-size: 12px;
+    fill: var(--ink);
+    text-anchor: middle;
+  }
+`;
+
+const percent = (place: number): string => `${place * 100}%`;
+
+/* Heights within the barrel, px. The figures stand low and the pointer ends above them, so that they never collide. */
+const RIBBON = { y: 4, height: 8 };
+const BAND = { y: 15, height: 45 };
+const FIGURE_Y = 55;
+
+function Marks({ scale }: { scale: BarrelScale }) {
+  const marks = useMemo(() => legibleMarks(scale, 0.062), [scale]);
+  return marks.map((mark) => (
+    <g key={mark.value}>
+      <line
+        x1={percent(scale.place(mark.value))}
+        x2={percent(scale.place(mark.value))}
+        y1={BAND.y + 3}
+        y2={BAND.y + (mark.label ? 14 : 8)}
+        stroke={mark.label ? 'var(--ink)' : 'var(--muted)'}
+        strokeWidth={mark.label ? 1.25 : 1}
+      />
+      {mark.label && (
+        <text x={percent(scale.place(mark.value))} y={FIGURE_Y}>
+          {mark.label}
+        </text>
+      )}
+    </g>
+  ));
+}
+
+function Ribbon({ stretches }: { stretches: readonly RibbonStretch[] }) {
+  return stretches.map((s) => (
+    <rect
+      key={s.from}
+      x={percent(s.from)}
+      width={percent(s.to - s.from)}
+      y={RIBBON.y}
+      height={RIBBON.height}
+      fill={`url(#ribbon-${s.kind})`}
+    />
+  ));
+}
+
+function Pointer({ place }: { place: number }) {
+  return (
+    <svg x={percent(place)} style={{ overflow: 'visible' }}>
+      <path d="M0 1V31" stroke="var(--amber)" strokeWidth="2" />
+      <path d="M-5 41L0 31L5 41Z" fill="var(--amber)" />
+    </svg>
+  );
+}
+
+/** The ribbon in words: "Clipped to 23 mm, Clear to 35 mm". */
+function ribbonWords(props: RingProps): string {
+  const { ribbon, scale, words } = props;
+  return ribbon.map((s) => `${s.kind} to ${words(scale.value(s.to))}`).join(', ');
+}
+
+/** A barrel scale with its verdict ribbon; turned by finger, mouse, keyboard or typing. */
+export function Ring(props: RingProps) {
+  const { name, scale, value, words, read, range, ribbon, onTurn, onSettle } = props;
+  const barrel = useRing({ scale, value, onTurn, onSettle });
+  return (
+    <Row>
+      <ValueField name={name} shown={words(value)} read={read} range={range} onEnter={onSettle} />
+      <Barrel
+        {...barrel}
+        aria-label={`${name} ring`}
+        aria-valuemin={0}
+        aria-valuemax={1000}
+        aria-valuenow={Math.round(scale.place(value) * 1000)}
+        aria-valuetext={words(value)}
+        aria-description={ribbonWords(props)}
+        data-ring={name}
+      >
+        <svg aria-hidden="true">
+          <Ribbon stretches={ribbon} />
+          <rect
+            x="-14"
+            width="calc(100% + 28px)"
+            y={BAND.y}
+            height={BAND.height}
+            rx="3"
+            fill="var(--raised)"
+          />
+          <Marks scale={scale} />
+          <Pointer place={scale.place(value)} />
+        </svg>
+      </Barrel>
+    </Row>
+  );
+}

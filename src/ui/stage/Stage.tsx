@@ -1,0 +1,85 @@
+'use client';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
+import type { Report } from '@/core/rig/evaluate';
+import type { Theme } from '../theme/themeScript';
+import { useTheme } from '../theme/useTheme';
+import { paintHalo } from './haloPaint';
+import { StageLines } from './StageLines';
+import { stageWords } from './stageWords';
+import { fitView } from './stageView';
+
+const Well = styled.figure`
+  position: relative;
+  margin: 0;
+  height: 100%;
+  min-height: 0;
+  overflow: hidden;
+  background: var(--well);
+  canvas,
+  svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    display: block;
+  }
+`;
+
+/** Width and height of an element, px, as they are now. */
+function useSize(): [React.RefObject<HTMLElement | null>, { width: number; height: number }] {
+  const ref = useRef<HTMLElement | null>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element) return undefined;
+    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const watcher = new ResizeObserver(measure);
+    watcher.observe(element);
+    return () => watcher.disconnect();
+  }, []);
+  return [ref, size];
+}
+
+interface PaintProps {
+  report: Report;
+  width: number;
+  height: number;
+  theme: Theme;
+}
+
+function Paint({ report, width, height, theme }: PaintProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { halo, frame } = report;
+  useEffect(() => {
+    const element = canvas.current;
+    const context = element?.getContext('2d');
+    if (!element || !context) return;
+    const ratio = Math.min(2, window.devicePixelRatio || 1);
+    const [w, h] = [Math.round(width * ratio), Math.round(height * ratio)];
+    if (element.width !== w || element.height !== h) {
+      element.width = w;
+      element.height = h;
+    }
+    context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    paintHalo(context, halo.model, frame.delivered, fitView(frame.readOut, width, height), theme);
+  }, [halo.model, frame, width, height, theme]);
+  return <canvas ref={canvas} aria-hidden="true" />;
+}
+
+/** The sensor plane: halo, read-out area, delivered frame and corner readings, all from the core. */
+export function Stage({ report }: { report: Report }) {
+  const [ref, { width, height }] = useSize();
+  const [theme] = useTheme();
+  return (
+    <Well ref={ref} role="img" aria-label={stageWords(report)}>
+      {width > 0 && height > 0 && (
+        <>
+          <Paint report={report} width={width} height={height} theme={theme} />
+          <StageLines report={report} view={fitView(report.frame.readOut, width, height)} />
+        </>
+      )}
+    </Well>
+  );
+}

@@ -1,0 +1,91 @@
+/** Paints a halo from the core's own falloff: the function that draws is the function that decides. */
+import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo/rims';
+import type { Theme } from '../theme/themeScript';
+
+/** Samples along the radius; between two of them the eye sees no step. */
+const SAMPLES = 96;
+/** Display gamma: screens show the square root and a bit of what they are told. */
+const GAMMA = 2.2;
+
+type Rgb = readonly [number, number, number];
+
+const LAMP: Rgb = [255, 209, 145];
+const INK: Rgb = [29, 25, 19];
+const DARK_WELL: Rgb = [11, 9, 7];
+const PAPER: Rgb = [251, 248, 242];
+
+const mix = (from: Rgb, to: Rgb, share: number): string => {
+  const channel = (i: 0 | 1 | 2) => Math.round(from[i] + (to[i] - from[i]) * share);
+  return `rgb(${channel(0)} ${channel(1)} ${channel(2)})`;
+};
+
+/** Colour of a light 0..1: a lamp on black, or ink printed where light is lost. */
+export function lightColour(light: number, theme: Theme): string {
+  const shown = Math.max(0, light) ** (1 / GAMMA);
+  return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
+}
+
+export interface StageView {
+  widthPx: number;
+  heightPx: number;
+  pxPerMm: number;
+}
+
+/** Radial gradient of the halo about its centre, in px. */
+function haloGradient(
+  context: CanvasRenderingContext2D,
+  halo: Halo,
+  view: StageView,
+  theme: Theme,
+): CanvasGradient {
+  const x = view.widthPx / 2 + halo.centre.xMm * view.pxPerMm;
+  const y = view.heightPx / 2 + halo.centre.yMm * view.pxPerMm;
+  const reachMm = Math.min(
+    blackoutRadiusMm(halo.rims),
+    Math.hypot(view.widthPx, view.heightPx) / view.pxPerMm,
+  );
+  const gradient = context.createRadialGradient(
+    x,
+    y,
+    0,
+    x,
+    y,
+    Math.max(0.01, reachMm * view.pxPerMm),
+  );
+  for (let i = 0; i <= SAMPLES; i += 1) {
+    // Closer together toward the edge, where the light changes fastest.
+    const share = 1 - (1 - i / SAMPLES) ** 2;
+    gradient.addColorStop(share, lightColour(lightAt(halo, share * reachMm).light, theme));
+  }
+  return gradient;
+}
+
+export interface FrameMm {
+  widthMm: number;
+  heightMm: number;
+}
+
+/** How much of the halo outside the delivered frame is shown. */
+const OUTSIDE_ALPHA = { dark: 0.34, daylight: 0.4 } as const;
+
+/** Paints well, halo outside the frame dimmed, halo inside it in full. */
+export function paintHalo(
+  context: CanvasRenderingContext2D,
+  halo: Halo,
+  frame: FrameMm,
+  view: StageView,
+  theme: Theme,
+): void {
+  const { widthPx, heightPx, pxPerMm } = view;
+  const well = theme === 'dark' ? mix(DARK_WELL, DARK_WELL, 0) : '#e6dfd2';
+  context.globalAlpha = 1;
+  context.fillStyle = well;
+  context.fillRect(0, 0, widthPx, heightPx);
+  const gradient = haloGradient(context, halo, view, theme);
+  context.globalAlpha = OUTSIDE_ALPHA[theme];
+  context.fillStyle = gradient;
+  context.fillRect(0, 0, widthPx, heightPx);
+  context.globalAlpha = 1;
+  const [w, h] = [frame.widthMm * pxPerMm, frame.heightMm * pxPerMm];
+  context.fillRect((widthPx - w) / 2, (heightPx - h) / 2, w, h);
+}

@@ -1,0 +1,31 @@
+/** All the picture says, in words, for those who do not see it. */
+import type { Report } from '@/core/rig/evaluate';
+
+const mm = (v: number): string => `${v.toFixed(1)} mm`;
+const CORNER_NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
+
+/** Darkness as shown at a corner: "1.3" stops, or "black". */
+export const cornerWords = (stops: number | null): string =>
+  stops === null || stops >= 5 ? 'black' : `−${stops.toFixed(1)}`;
+
+export function stageWords(report: Report): string {
+  const { verdict, coverage, frame, halo } = report;
+  const corners = coverage.cornerStops
+    .map(
+      (v, i) =>
+        `${CORNER_NAMES[i] ?? ''} ${v === null || v >= 5 ? 'black' : `${v.toFixed(1)} stops down`}`,
+    )
+    .join(', ');
+  const parts = [
+    `${verdict.kind}. ${verdict.sentence}`,
+    `The sensor plane seen from behind: the halo is ${mm(coverage.radiiMm.half * 2)} across at half light and black beyond ${mm(coverage.radiiMm.black * 2)}.`,
+    `Read-out ${mm(frame.readOut.widthMm)} by ${mm(frame.readOut.heightMm)}, delivered ${mm(frame.delivered.widthMm)} by ${mm(frame.delivered.heightMm)}.`,
+    `Corners: ${corners}.`,
+  ];
+  if (frame.travel.xMm > 0)
+    parts.push(`The stabiliser may move the frame by ${mm(frame.travel.xMm)}.`);
+  if (halo.definitionRadiusMm !== null) {
+    parts.push(`Good definition within a circle ${mm(halo.definitionRadiusMm * 2)} across.`);
+  }
+  return parts.join(' ');
+}

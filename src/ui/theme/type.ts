@@ -1,0 +1,17 @@
+import { css } from 'styled-components';
+
+/** Figures as engraved on a barrel: condensed, semi-bold, all of one width. */
+export const engraved = css`
+  font-stretch: 86%;
+  font-weight: 600;
+  font-variant-numeric: tabular-nums lining-nums;
+`;
+
+/** For one line that may be too long for its place. */
+export const oneLine = css`
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+`;
+
+export const PHONE = '(max-width: 820px)';

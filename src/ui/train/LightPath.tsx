@@ -1,0 +1,137 @@
+'use client';
+import styled from 'styled-components';
+import type { Report } from '@/core/rig/evaluate';
+import type { Rig } from '@/core/rig/rig';
+import { layTrain, type Piece, type TrainLayout } from './trainLayout';
+
+const Drawing = styled.svg`
+  display: block;
+  width: 100%;
+  height: 100%;
+  text {
+    font-size: 12px;
+    fill: var(--ink);
+  }
+  .fact {
+    fill: var(--muted);
+    font-size: 11px;
+    font-variant-numeric: tabular-nums;
+  }
+`;
+
+/* The sheet it is drawn on, units. It is scaled as a whole to fit its place. */
+const SHEET = { width: 204, height: 300, top: 6, bottom: 16 };
+const MIDDLE = SHEET.width / 2;
+/** Half-widths of barrels, mm: for the eye only, the lengths are what is to scale. */
+const HALF_WIDTH: Record<Piece['kind'], number> = { lens: 34, adapter: 31, glass: 31, body: 46 };
+const MOST_NAME = 27;
+
+const clipped = (text: string): string =>
+  text.length > MOST_NAME ? `${text.slice(0, MOST_NAME - 1).trimEnd()}…` : text;
+
+interface Placing {
+  y: (mm: number) => number;
+  scale: number;
+}
+
+function place({ frontMm }: TrainLayout): Placing {
+  const scale = Math.min(2.6, (SHEET.height - SHEET.top - SHEET.bottom) / frontMm);
+  const slack = SHEET.height - SHEET.top - SHEET.bottom - frontMm * scale;
+  return { scale, y: (mm) => SHEET.top + slack / 2 + (frontMm - mm) * scale };
+}
+
+function Light({ layout, y, scale }: Placing & { layout: TrainLayout }) {
+  const { pupil, sensorHalfWidthMm, frontMm } = layout;
+  if (!pupil) return null;
+  const top = Math.min(pupil.distanceMm, frontMm);
+  const share = top / pupil.distanceMm;
+  // From the whole pupil to the whole sensor; cut off where the drawing ends.
+  const topHalf = sensorHalfWidthMm * (1 - share) + pupil.halfWidthMm * share;
+  const [half, width] = [topHalf * scale, sensorHalfWidthMm * scale];
+  return (
+    <polygon
+      points={`${MIDDLE - half},${y(top)} ${MIDDLE + half},${y(top)} ${MIDDLE + width},${y(0)} ${MIDDLE - width},${y(0)}`}
+      fill="var(--amber)"
+      fillOpacity="0.2"
+    />
+  );
+}
+
+function PieceBox({ piece, y, scale }: Placing & { piece: Piece }) {
+  const half = Math.min(MIDDLE - 2, HALF_WIDTH[piece.kind] * Math.max(1.6, Math.min(scale, 2)));
+  const top = Math.min(y(piece.fromMm), y(piece.toMm));
+  const height = Math.abs(y(piece.toMm) - y(piece.fromMm));
+  const middle = top + height / 2;
+  const roomy = height >= 32;
+  return (
+    <g>
+      <rect
+        x={MIDDLE - half}
+        y={top}
+        width={half * 2}
+        height={Math.max(2, height)}
+        rx="2"
+        fill="none"
+        stroke={piece.kind === 'glass' ? 'var(--amber)' : 'var(--muted)'}
+        strokeWidth="1"
+      />
+      {piece.kind === 'glass' && height >= 6 && (
+        <ellipse
+          cx={MIDDLE}
+          cy={top + Math.max(4, height - 7)}
+          rx={half - 7}
+          ry={Math.min(4, height / 3)}
+          fill="var(--amber)"
+          fillOpacity="0.3"
+          stroke="var(--amber)"
+        />
+      )}
+      {height >= 15 && (
+        <text x={MIDDLE} y={roomy ? middle - 2 : middle + 4} textAnchor="middle">
+          {clipped(piece.name)}
+        </text>
+      )}
+      {roomy && (
+        <text x={MIDDLE} y={middle + 13} textAnchor="middle" className="fact">
+          {piece.fact}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** The train drawn to scale along its axis, scene above, sensor below. */
+export function LightPath({ rig, report }: { rig: Rig; report: Report }) {
+  const layout = layTrain(rig, report);
+  const placing = place(layout);
+  const { y, scale } = placing;
+  const words = layout.pieces.map((p) => `${p.name}, ${p.fact}`).join('; ');
+  return (
+    <Drawing
+      viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
+      role="img"
+      aria-label={`Light path from scene to sensor: ${words}.`}
+    >
+      <Light layout={layout} {...placing} />
+      {layout.pieces.map((piece, i) => (
+        <PieceBox key={`${i}-${piece.name}`} piece={piece} {...placing} />
+      ))}
+      {layout.lensCut && (
+        <path
+          d={`M${MIDDLE - 74} ${y(layout.frontMm) + 9}q12 -9 24 0t24 0t24 0t24 0t24 0t24 0`}
+          fill="none"
+          stroke="var(--ground)"
+          strokeWidth="4"
+        />
+      )}
+      <line
+        x1={MIDDLE - layout.sensorHalfWidthMm * scale}
+        x2={MIDDLE + layout.sensorHalfWidthMm * scale}
+        y1={y(0)}
+        y2={y(0)}
+        stroke="var(--amber)"
+        strokeWidth="4"
+      />
+    </Drawing>
+  );
+}
