@@ -1,5 +1,6 @@
 /** The demo workspace, loaded only when it is asked for. */
 import type { HaloDatabase } from './db';
+import { rememberRig } from './lastRig';
 import { importWorkspace, isEmpty, loadWorkspace } from './workspace';
 
 /** Loads the demo. It adds to what is there; in an empty program it is the whole workspace. */
@@ -12,10 +13,16 @@ export async function tideMillLoader(db: HaloDatabase): Promise<void> {
     empty ? 'replace everything' : 'add and update',
     'Load the demo workspace',
   );
+  const [first] = tideMill.rigs;
+  if (empty && first) rememberRig(first.id);
 }
 
-/** Loads the demo into a program that was never used: nothing in it and nothing undone. */
-export async function loadDemoIfNew(db: HaloDatabase): Promise<void> {
-  if (isEmpty(await loadWorkspace(db)) && (await db.journal.count()) === 0)
-    await tideMillLoader(db);
+/**
+ * Loads the demo into a program that was never used: nothing in it and nothing undone. Answers whether
+ * it did.
+ */
+export async function loadDemoIfNew(db: HaloDatabase): Promise<boolean> {
+  const fresh = isEmpty(await loadWorkspace(db)) && (await db.journal.count()) === 0;
+  if (fresh) await tideMillLoader(db);
+  return fresh;
 }

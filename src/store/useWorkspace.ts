@@ -5,7 +5,7 @@ import type { Workspace } from '@/core/kit/workspace';
 import { db } from './instance';
 import { steps, type Steps } from './journal';
 import { storageSentence } from './troubles';
-import { readJudgement } from './workspace';
+import { loadKit, readJudgement } from './workspace';
 
 export type OpenWorkspace =
   | { state: 'opening' }
@@ -24,17 +24,16 @@ function useOpening(): string | null {
 /** The workspace as it stands, kept up to date with every change in this tab and others. */
 export function useWorkspace(): OpenWorkspace {
   const trouble = useOpening();
-  const mounts = useLiveQuery(() => db.mounts.toArray());
-  const bodies = useLiveQuery(() => db.bodies.toArray());
-  const lenses = useLiveQuery(() => db.lenses.toArray());
-  const parts = useLiveQuery(() => db.parts.toArray());
-  const rigs = useLiveQuery(() => db.rigs.toArray());
+  const kit = useLiveQuery(() => loadKit(db));
+  const rigs = useLiveQuery(async () =>
+    (await db.rigs.toArray()).sort((a, b) => a.name.localeCompare(b.name)),
+  );
   const judgement = useLiveQuery(() => readJudgement(db));
   return useMemo(() => {
     if (trouble !== null) return { state: 'failed', sentence: trouble };
-    if (!mounts || !bodies || !lenses || !parts || !rigs || !judgement) return { state: 'opening' };
-    return { state: 'open', workspace: { mounts, bodies, lenses, parts, rigs, judgement } };
-  }, [trouble, mounts, bodies, lenses, parts, rigs, judgement]);
+    if (!kit || !rigs || !judgement) return { state: 'opening' };
+    return { state: 'open', workspace: { ...kit, rigs, judgement } };
+  }, [trouble, kit, rigs, judgement]);
 }
 
 const NO_STEPS: Steps = { undo: null, redo: null };

@@ -11,20 +11,21 @@ export async function readJudgement(db: HaloDatabase): Promise<Judgement> {
   return judgement;
 }
 
-export async function loadWorkspace(db: HaloDatabase): Promise<Workspace> {
-  return db.transaction(
-    'r',
-    [...TABLE_NAMES.map((t) => db.table(t)), db.preferences],
-    async () => ({
-      mounts: await db.mounts.toArray(),
-      bodies: await db.bodies.toArray(),
-      lenses: await db.lenses.toArray(),
-      parts: await db.parts.toArray(),
-      rigs: await db.rigs.toArray(),
-      judgement: await readJudgement(db),
-    }),
-  );
-}
+/** The gear, without the rigs put together from it. Read at one moment. */
+export const loadKit = (db: HaloDatabase): Promise<Omit<Workspace, 'rigs' | 'judgement'>> =>
+  db.transaction('r', [db.mounts, db.bodies, db.lenses, db.parts], async () => ({
+    mounts: await db.mounts.toArray(),
+    bodies: await db.bodies.toArray(),
+    lenses: await db.lenses.toArray(),
+    parts: await db.parts.toArray(),
+  }));
+
+export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
+  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
+    ...(await loadKit(db)),
+    rigs: await db.rigs.toArray(),
+    judgement: await readJudgement(db),
+  }));
 
 /** How a file compares with what is here, by table. */
 export interface TableDifference {

@@ -130,6 +130,39 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
   );
 }
 
+interface OpenFileProps {
+  files: ReturnType<typeof useFiles>;
+  here: Workspace;
+}
+
+/** The browser's file picker, and what a picked file would bring. */
+function OpenFile({ files, here }: OpenFileProps) {
+  return (
+    <>
+      <input
+        ref={files.input}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="Workspace file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void files.read(file);
+        }}
+      />
+      {files.pending && (
+        <ImportDialog
+          pending={files.pending}
+          here={here}
+          onChoose={files.write}
+          onClose={files.leave}
+        />
+      )}
+    </>
+  );
+}
+
 function OpenBench({ workspace }: { workspace: Workspace }) {
   const [notice, setNotice] = useState<NoticeText | null>(null);
   const [helping, setHelping] = useState(false);
@@ -179,26 +212,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
           onNewRig={rigs.create}
         />
       )}
-      <input
-        ref={files.input}
-        type="file"
-        accept=".json,application/json"
-        hidden
-        aria-label="Workspace file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void files.read(file);
-        }}
-      />
-      {files.pending && (
-        <ImportDialog
-          pending={files.pending}
-          here={workspace}
-          onChoose={files.write}
-          onClose={files.leave}
-        />
-      )}
+      <OpenFile files={files} here={workspace} />
       {rigs.naming && record && (
         <RigNameDialog
           name={record.name}
@@ -216,23 +230,32 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   );
 }
 
+/** Loads the demo into a new program if asked; null until that is settled, then whether it was loaded. */
+function useDemo(wanted: boolean): boolean | null {
+  const [loaded, setLoaded] = useState<boolean | null>(wanted ? null : false);
+  useEffect(() => {
+    if (!wanted) return;
+    loadDemoIfNew(db).then(setLoaded, () => setLoaded(false));
+  }, [wanted]);
+  return loaded;
+}
+
 /** The Bench: one rig, its halo on the sensor, and what can be turned. */
 export function BenchRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
   const open = useWorkspace();
-  const [ready, setReady] = useState(!loadDemoWhenEmpty);
-  useEffect(() => {
-    if (!loadDemoWhenEmpty) return;
-    loadDemoIfNew(db)
-      .finally(() => setReady(true))
-      .catch(() => undefined);
-  }, [loadDemoWhenEmpty]);
+  const demoLoaded = useDemo(loadDemoWhenEmpty);
+  const waiting =
+    open.state === 'opening' ||
+    demoLoaded === null ||
+    // A demo just loaded has yet to arrive here, kit and rigs each in their turn.
+    (demoLoaded &&
+      open.state === 'open' &&
+      (open.workspace.rigs.length === 0 || open.workspace.lenses.length === 0));
   return (
     <Room>
       {open.state === 'failed' && <Quiet role="alert">{open.sentence}</Quiet>}
-      {open.state !== 'failed' && (open.state === 'opening' || !ready) && (
-        <Quiet>Opening the workspace…</Quiet>
-      )}
-      {open.state === 'open' && ready && <OpenBench workspace={open.workspace} />}
+      {open.state !== 'failed' && waiting && <Quiet>Opening the workspace…</Quiet>}
+      {open.state === 'open' && !waiting && <OpenBench workspace={open.workspace} />}
     </Room>
   );
 }

@@ -37,8 +37,7 @@ const Room = styled.span`
   padding: 12px 8px 11px;
   border-bottom: 2px solid var(--amber);
   @media ${PHONE} {
-    margin-left: 8px;
-    padding: 6px 4px;
+    display: none;
   }
 `;
 

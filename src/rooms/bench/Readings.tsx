@@ -59,7 +59,7 @@ const Sentence = styled.p`
 `;
 
 const Group = styled.div`
-  margin-top: 11px;
+  margin-top: 10px;
   h3 {
     font-size: 13px;
     color: var(--muted);
@@ -77,11 +77,8 @@ const Judged = styled.div`
 
 /** How the halo is known, in a few words. */
 function knownWords(report: Report): string {
-  const { kind, edgeSigmaMm, date, frames } = report.halo.evidence;
-  const detail = [date, frames > 0 ? `${frames} ${frames === 1 ? 'frame' : 'frames'}` : '']
-    .filter(Boolean)
-    .join(', ');
-  return `${kind}${detail ? ` ${detail}` : ''} · edge ± ${edgeSigmaMm.toFixed(2)} mm`;
+  const { kind, edgeSigmaMm, date } = report.halo.evidence;
+  return `${kind}${date ? ` ${date}` : ''} · edge ± ${edgeSigmaMm.toFixed(2)} mm`;
 }
 
 const SCHOOL_LIMIT: Record<School, keyof Judgement> = {

@@ -87,7 +87,7 @@ function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; 
             title: 'Sensor stabiliser',
             options: [
               { id: 'off', label: travel ? 'off and locked' : 'none in this body' },
-              ...(travel ? [{ id: 'on', label: `sensor shift ±${travel.xMm} mm` }] : []),
+              ...(travel ? [{ id: 'on', label: `on, ±${travel.xMm} mm` }] : []),
             ],
           },
         ]}

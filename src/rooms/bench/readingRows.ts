@@ -32,7 +32,7 @@ function coverRows({ verdict, coverage, frame }: Report): ReadingRow[] {
     {
       name: 'Darkest corner',
       figure: worstWords(verdict.worstCornerStops),
-      note: moving ? `at rest ${cornerWords(still)}` : undefined,
+      note: moving && cornerWords(still) !== 'black' ? `at rest ${cornerWords(still)}` : undefined,
       reading: 'corners',
     },
     {

@@ -7,17 +7,8 @@ import { evaluate, type Report } from '@/core/rig/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
+import { lastRig, rememberRig } from '@/store/lastRig';
 import { storageSentence } from '@/store/troubles';
-
-const LAST_RIG = 'wandering-halo-rig';
-
-const remembered = (): string | null => {
-  try {
-    return localStorage.getItem(LAST_RIG);
-  } catch {
-    return null;
-  }
-};
 
 /** Settings being turned. They hold for one stored record only: a new one from the database ends them. */
 interface Draft {
@@ -81,7 +72,7 @@ function useArrival(workspace: Workspace, choose: (id: string) => void, say: Say
       }
     } else {
       if (link) say(`The link asks for a rig that is not in this workspace (“${link.rigId}”).`);
-      const last = remembered();
+      const last = lastRig();
       if (last !== null) choose(last);
     }
     setArrived(true);
@@ -108,11 +99,7 @@ export function useBench(workspace: Workspace, say: Say): Bench {
   const choose = useCallback((id: string) => {
     setRigId(id);
     setDraft(null);
-    try {
-      localStorage.setItem(LAST_RIG, id);
-    } catch {
-      // Without storage the rig is remembered by the address alone.
-    }
+    rememberRig(id);
   }, []);
   const arrived = useArrival(workspace, choose, say);
 

@@ -103,8 +103,8 @@ export function Choice(props: ChoiceProps) {
   const { label, groups, chosen, onChoose, placeholder, stacked = false, bare = false } = props;
   return (
     <Field
-      selectedKey={chosen}
-      onSelectionChange={(key) => {
+      value={chosen}
+      onChange={(key) => {
         if (key !== null) onChoose(String(key));
       }}
       placeholder={placeholder ?? 'choose'}

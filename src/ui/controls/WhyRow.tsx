@@ -11,7 +11,7 @@ const RowButton = styled(Button)`
   align-items: baseline;
   gap: 12px;
   width: 100%;
-  padding: 5px 0;
+  padding: 3.5px 0;
   border: 0;
   border-bottom: 1px solid var(--line);
   background: none;

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import styled from 'styled-components';
 import type { VerdictKind } from '@/core/frame/coverage';
 import { engraved, PHONE } from '../theme/type';
+import { useSize } from '../useSize';
 import { legibleMarks, type BarrelScale } from './scale';
 import { useRing } from './useRing';
 import { ValueField } from './ValueField';
@@ -69,8 +70,14 @@ const RIBBON = { y: 4, height: 8 };
 const BAND = { y: 15, height: 45 };
 const FIGURE_Y = 55;
 
-function Marks({ scale }: { scale: BarrelScale }) {
-  const marks = useMemo(() => legibleMarks(scale, 0.062), [scale]);
+/** Room a figure needs, px. */
+const FIGURE_PX = 34;
+
+function Marks({ scale, width }: { scale: BarrelScale; width: number }) {
+  const marks = useMemo(
+    () => legibleMarks(scale, FIGURE_PX / Math.max(width, 100)),
+    [scale, width],
+  );
   return marks.map((mark) => (
     <g key={mark.value}>
       <line
@@ -121,12 +128,14 @@ function ribbonWords(props: RingProps): string {
 /** A barrel scale with its verdict ribbon; turned by finger, mouse, keyboard or typing. */
 export function Ring(props: RingProps) {
   const { name, scale, value, words, read, range, ribbon, onTurn, onSettle } = props;
+  const [ref, { width }] = useSize<HTMLDivElement>();
   const barrel = useRing({ scale, value, onTurn, onSettle });
   return (
     <Row>
       <ValueField name={name} shown={words(value)} read={read} range={range} onEnter={onSettle} />
       <Barrel
         {...barrel}
+        ref={ref}
         aria-label={`${name} ring`}
         aria-valuemin={0}
         aria-valuemax={1000}
@@ -145,7 +154,7 @@ export function Ring(props: RingProps) {
             rx="3"
             fill="var(--raised)"
           />
-          <Marks scale={scale} />
+          <Marks scale={scale} width={width} />
           <Pointer place={scale.place(value)} />
         </svg>
       </Barrel>

@@ -19,7 +19,7 @@ export interface RingBehaviour {
 export function useRing({ scale, value, onTurn, onSettle }: RingBehaviour) {
   const turning = useRef<number | null>(null);
 
-  const valueAt = (event: PointerEvent<Element>): number => {
+  const valueAt = (event: PointerEvent): number => {
     const box = event.currentTarget.getBoundingClientRect();
     const pad = Number.parseFloat(getComputedStyle(event.currentTarget).paddingLeft);
     const width = box.width - 2 * pad;
@@ -67,12 +67,12 @@ export function useRing({ scale, value, onTurn, onSettle }: RingBehaviour) {
   return {
     role: 'slider' as const,
     tabIndex: 0,
-    onPointerDown: (event: PointerEvent<Element>) => {
+    onPointerDown: (event: PointerEvent) => {
       if (event.button !== 0) return;
       event.currentTarget.setPointerCapture(event.pointerId);
       turn(valueAt(event));
     },
-    onPointerMove: (event: PointerEvent<Element>) => {
+    onPointerMove: (event: PointerEvent) => {
       if (turning.current !== null) turn(valueAt(event));
     },
     onPointerUp: settle,

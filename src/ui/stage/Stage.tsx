@@ -1,9 +1,10 @@
 'use client';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { Report } from '@/core/rig/evaluate';
 import type { Theme } from '../theme/themeScript';
 import { useTheme } from '../theme/useTheme';
+import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
 import { StageLines } from './StageLines';
 import { stageWords } from './stageWords';
@@ -25,22 +26,6 @@ const Well = styled.figure`
     display: block;
   }
 `;
-
-/** Width and height of an element, px, as they are now. */
-function useSize(): [React.RefObject<HTMLElement | null>, { width: number; height: number }] {
-  const ref = useRef<HTMLElement | null>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useLayoutEffect(() => {
-    const element = ref.current;
-    if (!element) return undefined;
-    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
-    measure();
-    const watcher = new ResizeObserver(measure);
-    watcher.observe(element);
-    return () => watcher.disconnect();
-  }, []);
-  return [ref, size];
-}
 
 interface PaintProps {
   report: Report;
@@ -70,7 +55,7 @@ function Paint({ report, width, height, theme }: PaintProps) {
 
 /** The sensor plane: halo, read-out area, delivered frame and corner readings, all from the core. */
 export function Stage({ report }: { report: Report }) {
-  const [ref, { width, height }] = useSize();
+  const [ref, { width, height }] = useSize<HTMLElement>();
   const [theme] = useTheme();
   return (
     <Well ref={ref} role="img" aria-label={stageWords(report)}>

@@ -1,6 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import { CORNERS } from '@/core/frame/geometry';
+import type { FrameSize } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/evaluate';
 import { engraved } from '../theme/type';
 import type { StageView } from './haloPaint';
@@ -11,9 +12,9 @@ const Lines = styled.svg`
   text {
     ${engraved}
     font-size: 12px;
-    fill: var(--muted);
+    fill: var(--stage-ink);
     paint-order: stroke;
-    stroke: var(--well);
+    stroke: var(--stage-under);
     stroke-width: 3px;
     stroke-linejoin: round;
   }
@@ -21,7 +22,7 @@ const Lines = styled.svg`
     font-size: 11px;
   }
   .halo {
-    fill: var(--amber);
+    fill: var(--stage-amber);
   }
 `;
 
@@ -33,7 +34,7 @@ interface StageLinesProps {
 function Rulers({ view }: { view: StageView }) {
   const { widthPx, heightPx } = view;
   return (
-    <g stroke="var(--muted)" strokeWidth="1">
+    <g stroke="var(--stage-ink)" strokeWidth="1">
       {rulerMarks(view, widthPx).map(({ mm, px, figure }) => (
         <g key={`x${mm}`}>
           <line x1={px} x2={px} y1={heightPx} y2={heightPx - (figure ? 9 : 5)} />
@@ -70,11 +71,11 @@ function Circles({ report, view }: StageLinesProps) {
   };
   return (
     <>
-      <circle {...circle} r={half * pxPerMm} stroke="var(--amber)" strokeWidth="1.5" />
+      <circle {...circle} r={half * pxPerMm} stroke="var(--stage-amber)" strokeWidth="1.5" />
       <circle
         {...circle}
         r={black * pxPerMm}
-        stroke="var(--amber)"
+        stroke="var(--stage-amber)"
         strokeWidth="1.2"
         strokeDasharray="1 5"
         strokeLinecap="round"
@@ -92,6 +93,13 @@ function Circles({ report, view }: StageLinesProps) {
   );
 }
 
+/** Figures stand outside the delivered frame, and clear of the read-out's line where that runs close by. */
+function labelBox(report: Report, pxPerMm: number): FrameSize {
+  const { readOut, delivered } = report.frame;
+  const strip = ((readOut.heightMm - delivered.heightMm) / 2) * pxPerMm;
+  return strip < 30 ? { widthMm: delivered.widthMm, heightMm: readOut.heightMm } : delivered;
+}
+
 function Frames({ report, view }: StageLinesProps) {
   const { readOut, delivered, travel } = report.frame;
   const { pxPerMm, widthPx, heightPx } = view;
@@ -106,19 +114,19 @@ function Frames({ report, view }: StageLinesProps) {
     delivered.widthMm < readOut.widthMm - 0.005 || delivered.heightMm < readOut.heightMm - 0.005;
   const moves = travel.xMm > 0 || travel.yMm > 0;
   const disc = travel.shape === 'disc';
-  const top = box(delivered).y;
+  const top = heightPx / 2 - (labelBox(report, pxPerMm).heightMm / 2) * pxPerMm;
   return (
     <>
       {moves && (
         <rect
           {...box(delivered, travel.xMm, disc ? travel.xMm : travel.yMm)}
           rx={disc ? travel.xMm * pxPerMm : 0}
-          stroke="var(--muted)"
+          stroke="var(--stage-ink)"
           strokeWidth="1"
           strokeDasharray="3 4"
         />
       )}
-      {cropped && <rect {...box(readOut)} stroke="var(--muted)" strokeWidth="1" />}
+      {cropped && <rect {...box(readOut)} stroke="var(--stage-ink)" strokeWidth="1" />}
       <rect {...box(delivered)} stroke="var(--frame)" strokeWidth="1.75" />
       <text x={widthPx / 2} y={top - 8} textAnchor="middle" style={{ fill: 'var(--ink)' }}>
         {cropped ? 'delivered' : 'read-out'} {delivered.widthMm.toFixed(1)} ×{' '}
@@ -129,7 +137,7 @@ function Frames({ report, view }: StageLinesProps) {
 }
 
 function Corners({ report, view }: StageLinesProps) {
-  const { delivered } = report.frame;
+  const delivered = labelBox(report, view.pxPerMm);
   const { pxPerMm, widthPx, heightPx } = view;
   return CORNERS.map(([sx, sy], i) => {
     const stops = report.coverage.cornerStops[i] ?? null;

@@ -13,10 +13,13 @@ const LAMP: Rgb = [255, 209, 145];
 const INK: Rgb = [29, 25, 19];
 const DARK_WELL: Rgb = [11, 9, 7];
 const PAPER: Rgb = [251, 248, 242];
+const DAY_WELL: Rgb = [230, 223, 210];
+
+const rgb = ([r, g, b]: Rgb): string => `rgb(${r} ${g} ${b})`;
 
 const mix = (from: Rgb, to: Rgb, share: number): string => {
   const channel = (i: 0 | 1 | 2) => Math.round(from[i] + (to[i] - from[i]) * share);
-  return `rgb(${channel(0)} ${channel(1)} ${channel(2)})`;
+  return rgb([channel(0), channel(1), channel(2)]);
 };
 
 /** Colour of a light 0..1: a lamp on black, or ink printed where light is lost. */
@@ -66,7 +69,7 @@ export interface FrameMm {
 }
 
 /** How much of the halo outside the delivered frame is shown. */
-const OUTSIDE_ALPHA = { dark: 0.34, daylight: 0.4 } as const;
+const OUTSIDE_ALPHA = { dark: 0.34, daylight: 0.2 } as const;
 
 /** Paints well, halo outside the frame dimmed, halo inside it in full. */
 export function paintHalo(
@@ -77,9 +80,8 @@ export function paintHalo(
   theme: Theme,
 ): void {
   const { widthPx, heightPx, pxPerMm } = view;
-  const well = theme === 'dark' ? mix(DARK_WELL, DARK_WELL, 0) : '#e6dfd2';
   context.globalAlpha = 1;
-  context.fillStyle = well;
+  context.fillStyle = theme === 'dark' ? rgb(DARK_WELL) : rgb(DAY_WELL);
   context.fillRect(0, 0, widthPx, heightPx);
   const gradient = haloGradient(context, halo, view, theme);
   context.globalAlpha = OUTSIDE_ALPHA[theme];

@@ -19,12 +19,12 @@ export function fitView(readOut: FrameSize, widthPx: number, heightPx: number): 
   return { widthPx, heightPx, pxPerMm };
 }
 
-/** Ruler marks every 1, 2, 5, 10 … mm so that they stand at least 7 px apart, figures every fifth. */
+/** Ruler marks every 1, 2, 5 … mm so that they stand at least 7 px apart, figures every fifth. */
 export function rulerMarks(
   view: StageView,
   lengthPx: number,
 ): { mm: number; px: number; figure: boolean }[] {
-  const step = [0.5, 1, 2, 5, 10, 20].find((s) => s * view.pxPerMm >= 7) ?? 50;
+  const step = [1, 2, 5, 10, 20].find((s) => s * view.pxPerMm >= 7) ?? 50;
   const reach = Math.floor(lengthPx / 2 / view.pxPerMm / step);
   return Array.from({ length: 2 * reach + 1 }, (_, i) => {
     const mm = (i - reach) * step;

@@ -21,6 +21,9 @@ export const GlobalStyle = createGlobalStyle`
     --clipped: #f0724c;
     --keyhole: #a893f0;
     --frame: #ece4d4;
+    --stage-ink: #b3a899;
+    --stage-amber: #ffb84d;
+    --stage-under: #0b0907;
     --radius: 3px;
     --header: 46px;
     color-scheme: dark;
@@ -40,6 +43,9 @@ export const GlobalStyle = createGlobalStyle`
     --clipped: #a8310c;
     --keyhole: #5a3fc0;
     --frame: #1d1913;
+    --stage-ink: #3b352b;
+    --stage-amber: #6b3c00;
+    --stage-under: #d3ccc0;
     color-scheme: light;
   }
   *, *::before, *::after { box-sizing: border-box; }

@@ -22,8 +22,8 @@ const Drawing = styled.svg`
 /* The sheet it is drawn on, units. It is scaled as a whole to fit its place. */
 const SHEET = { width: 204, height: 300, top: 6, bottom: 16 };
 const MIDDLE = SHEET.width / 2;
-/** Half-widths of barrels, mm: for the eye only, the lengths are what is to scale. */
-const HALF_WIDTH: Record<Piece['kind'], number> = { lens: 34, adapter: 31, glass: 31, body: 46 };
+/** Half-widths of the boxes: for the eye and the names only, the lengths are what is to scale. */
+const HALF_WIDTH: Record<Piece['kind'], number> = { lens: 86, adapter: 78, glass: 78, body: 99 };
 const MOST_NAME = 27;
 
 const clipped = (text: string): string =>
@@ -35,34 +35,32 @@ interface Placing {
 }
 
 function place({ frontMm }: TrainLayout): Placing {
-  const scale = Math.min(2.6, (SHEET.height - SHEET.top - SHEET.bottom) / frontMm);
+  const scale = Math.min(4.2, (SHEET.height - SHEET.top - SHEET.bottom) / frontMm);
   const slack = SHEET.height - SHEET.top - SHEET.bottom - frontMm * scale;
   return { scale, y: (mm) => SHEET.top + slack / 2 + (frontMm - mm) * scale };
 }
 
 function Light({ layout, y, scale }: Placing & { layout: TrainLayout }) {
-  const { pupil, sensorHalfWidthMm, frontMm } = layout;
-  if (!pupil) return null;
-  const top = Math.min(pupil.distanceMm, frontMm);
-  const share = top / pupil.distanceMm;
-  // From the whole pupil to the whole sensor; cut off where the drawing ends.
-  const topHalf = sensorHalfWidthMm * (1 - share) + pupil.halfWidthMm * share;
-  const [half, width] = [topHalf * scale, sensorHalfWidthMm * scale];
+  const most = MIDDLE - 3;
+  const side = (sign: number) =>
+    layout.beam.map(
+      ({ atMm, halfMm }) => `${MIDDLE + sign * Math.min(most, halfMm * scale)},${y(atMm)}`,
+    );
   return (
     <polygon
-      points={`${MIDDLE - half},${y(top)} ${MIDDLE + half},${y(top)} ${MIDDLE + width},${y(0)} ${MIDDLE - width},${y(0)}`}
+      points={[...side(-1), ...side(1).reverse()].join(' ')}
       fill="var(--amber)"
-      fillOpacity="0.2"
+      fillOpacity="0.17"
     />
   );
 }
 
-function PieceBox({ piece, y, scale }: Placing & { piece: Piece }) {
-  const half = Math.min(MIDDLE - 2, HALF_WIDTH[piece.kind] * Math.max(1.6, Math.min(scale, 2)));
+function PieceBox({ piece, y }: Placing & { piece: Piece }) {
+  const half = HALF_WIDTH[piece.kind];
   const top = Math.min(y(piece.fromMm), y(piece.toMm));
   const height = Math.abs(y(piece.toMm) - y(piece.fromMm));
   const middle = top + height / 2;
-  const roomy = height >= 32;
+  const roomy = height >= (piece.kind === 'glass' ? 56 : 32);
   return (
     <g>
       <rect
@@ -87,7 +85,17 @@ function PieceBox({ piece, y, scale }: Placing & { piece: Piece }) {
         />
       )}
       {height >= 15 && (
-        <text x={MIDDLE} y={roomy ? middle - 2 : middle + 4} textAnchor="middle">
+        <text
+          x={MIDDLE}
+          y={
+            roomy
+              ? middle - 2
+              : piece.kind === 'glass'
+                ? top + Math.min(17, middle - top + 2)
+                : middle + 4
+          }
+          textAnchor="middle"
+        >
           {clipped(piece.name)}
         </text>
       )}
@@ -97,6 +105,19 @@ function PieceBox({ piece, y, scale }: Placing & { piece: Piece }) {
         </text>
       )}
     </g>
+  );
+}
+
+/** The sign of a drawing that something long is shown short. */
+function Break({ at }: { at: number }) {
+  const wave = `q12 -7 24 0t24 0t24 0t24 0t24 0t24 0t24 0t24 0`;
+  return (
+    <>
+      <path d={`M${MIDDLE - 96} ${at}${wave}`} fill="none" stroke="var(--ground)" strokeWidth="7" />
+      {[-3.5, 3.5].map((dy) => (
+        <path key={dy} d={`M${MIDDLE - 96} ${at + dy}${wave}`} fill="none" stroke="var(--line)" />
+      ))}
+    </>
   );
 }
 
@@ -116,14 +137,7 @@ export function LightPath({ rig, report }: { rig: Rig; report: Report }) {
       {layout.pieces.map((piece, i) => (
         <PieceBox key={`${i}-${piece.name}`} piece={piece} {...placing} />
       ))}
-      {layout.lensCut && (
-        <path
-          d={`M${MIDDLE - 74} ${y(layout.frontMm) + 9}q12 -9 24 0t24 0t24 0t24 0t24 0t24 0`}
-          fill="none"
-          stroke="var(--ground)"
-          strokeWidth="4"
-        />
-      )}
+      {layout.lensCut && <Break at={y(layout.frontMm) + 22} />}
       <line
         x1={MIDDLE - layout.sensorHalfWidthMm * scale}
         x2={MIDDLE + layout.sensorHalfWidthMm * scale}

@@ -2,6 +2,7 @@
 import { fullName } from '@/core/kit/body';
 import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
+import { imageShiftMm, thinConverter } from '@/core/rig/train';
 
 export interface Piece {
   kind: 'lens' | 'adapter' | 'glass' | 'body';
@@ -19,13 +20,13 @@ export interface TrainLayout {
   /** True where the lens is longer than what is drawn of it. */
   lensCut: boolean;
   sensorHalfWidthMm: number;
-  /** Exit pupil as seen from the sensor: distance and half-width, mm; null where it cannot be drawn. */
-  pupil: { distanceMm: number; halfWidthMm: number } | null;
+  /** Half-width of the light that reaches the sensor, at places from the sensor to the front, mm. */
+  beam: { atMm: number; halfMm: number }[];
 }
 
 const UNKNOWN_LENS_MM = 60;
 /** A long lens is cut so that the part behind it stays readable. */
-const MOST_LENS_SHARE = 1.5;
+const MOST_LENS_SHARE = 2.4;
 const UNKNOWN_REGISTER_MM = 20;
 
 export function layTrain(rig: Rig, report: Report): TrainLayout {
@@ -59,15 +60,39 @@ export function layTrain(rig: Rig, report: Report): TrainLayout {
     fromMm: register,
     toMm: 0,
   });
-  const { exitPupilMm, coneTangent } = report.halo.model;
+  const frontMm = at + drawn;
   return {
     pieces,
-    frontMm: at + drawn,
+    frontMm,
     lensCut: drawn < length,
     sensorHalfWidthMm: rig.mode.widthMm / 2,
-    pupil:
-      exitPupilMm !== null && exitPupilMm > 0
-        ? { distanceMm: exitPupilMm, halfWidthMm: Math.abs(exitPupilMm) * coneTangent }
-        : null,
+    beam: traceBeam(rig, report, frontMm),
   };
+}
+
+/**
+ * The edge of the light that fills the whole sensor through the whole pupil, followed from the sensor
+ * toward the scene; each converter bends it as a thin lens at its own place.
+ */
+function traceBeam(rig: Rig, report: Report, frontMm: number): TrainLayout['beam'] {
+  const { exitPupilMm, coneTangent } = report.halo.model;
+  const half = rig.mode.widthMm / 2;
+  const beam = [{ atMm: 0, halfMm: half }];
+  let slope = coneTangent - (exitPupilMm === null ? 0 : half / exitPupilMm);
+  let imageMm = 0;
+  const bend = (atMm: number) => {
+    const last = beam.at(-1) ?? { atMm: 0, halfMm: half };
+    const halfMm = last.halfMm + slope * (atMm - last.atMm);
+    beam.push({ atMm, halfMm: Math.max(0, halfMm) });
+    return halfMm;
+  };
+  for (const part of [...rig.parts].reverse()) {
+    const shift = imageShiftMm(part, rig.mounts);
+    const thin = shift === null ? null : thinConverter(part.factor, shift);
+    if (!thin || imageMm + thin.backMm >= frontMm) continue;
+    slope -= bend(imageMm + thin.backMm) / thin.focalMm;
+    imageMm += thin.backMm - thin.frontMm;
+  }
+  bend(frontMm);
+  return beam;
 }

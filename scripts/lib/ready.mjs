@@ -1,0 +1,70 @@
+/** Makes a fresh machine ready: packages, a browser for the tests, the built program. */
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { bin, must, run } from './run.mjs';
+
+const LOCK = 'package-lock.json';
+const INSTALLED = 'node_modules/.wandering-halo-lock';
+
+const digest = (text) => createHash('sha256').update(text).digest('hex');
+
+/** Installs the packages of the lock file, unless they already are. */
+export async function readyPackages() {
+  const wanted = digest(readFileSync(LOCK));
+  if (existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === wanted) return;
+  console.log('Installing packages…');
+  await must('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
+  writeFileSync(INSTALLED, wanted);
+}
+
+const DEBIAN = [
+  { file: '/usr/bin/chromium', name: 'chromium' },
+  { file: '/usr/bin/chromedriver', name: 'chromium-driver' },
+];
+
+/** Installs what the tests need from Debian, where it is absent and allowed. */
+export async function readyBrowser() {
+  const missing = DEBIAN.filter(({ file }) => !existsSync(file)).map(({ name }) => name);
+  if (missing.length === 0) return;
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  console.log(`Installing ${missing.join(', ')}…`);
+  const apt = (args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest, { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  };
+  await apt(['update']);
+  const { code } = await apt(['install', '-y', '--no-install-recommends', ...missing]);
+  if (code !== 0) {
+    console.error(`The browser tests need the Debian packages ${missing.join(' and ')}; please install them.`);
+    process.exit(1);
+  }
+}
+
+const SOURCES = ['app', 'src', 'public', 'proxy.ts', 'next.config.ts', 'tsconfig.json', LOCK];
+const BUILT = '.next/wandering-halo-sources';
+
+function files(path) {
+  if (!existsSync(path)) return [];
+  if (statSync(path).isFile()) return [path];
+  return readdirSync(path)
+    .sort()
+    .flatMap((name) => files(join(path, name)));
+}
+
+function sourcesDigest() {
+  const hash = createHash('sha256');
+  for (const file of SOURCES.flatMap(files)) {
+    if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+/** Builds the program, unless it is built from just these sources. */
+export async function readyBuild() {
+  const wanted = sourcesDigest();
+  if (existsSync(BUILT) && readFileSync(BUILT, 'utf8') === wanted) return;
+  console.log('Building the program…');
+  await must('The build', bin('next'), ['build'], { quiet: true });
+  writeFileSync(BUILT, wanted);
+}
