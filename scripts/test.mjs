@@ -25,12 +25,23 @@ async function check(name, command, args) {
 async function suite(name, projects) {
   const report = join(reports, `${name}.json`);
   const args = ['run', ...projects.flatMap((p) => ['--project', p])];
-  const { code } = await run(bin('vitest'), [...args, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]);
+  const { code } = await run(bin('vitest'), [
+    ...args,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+  ]);
   try {
-    const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+    const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(
+      readFileSync(report, 'utf8'),
+    );
     count.passed += numPassedTests;
     // A file that breaks before its first test counts as a failure too.
-    count.failed += Math.max(numFailedTests, code === 0 ? 0 : 1, numFailedTests === 0 ? numFailedTestSuites : 0);
+    count.failed += Math.max(
+      numFailedTests,
+      code === 0 ? 0 : 1,
+      numFailedTests === 0 ? numFailedTestSuites : 0,
+    );
   } catch {
     count.failed += 1;
   }

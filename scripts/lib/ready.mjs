@@ -14,7 +14,9 @@ export async function readyPackages() {
   const wanted = digest(readFileSync(LOCK));
   if (existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === wanted) return;
   console.log('Installing packages…');
-  await must('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
+  await must('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    quiet: true,
+  });
   writeFileSync(INSTALLED, wanted);
 }
 
@@ -36,7 +38,9 @@ export async function readyBrowser() {
   await apt(['update']);
   const { code } = await apt(['install', '-y', '--no-install-recommends', ...missing]);
   if (code !== 0) {
-    console.error(`The browser tests need the Debian packages ${missing.join(' and ')}; please install them.`);
+    console.error(
+      `The browser tests need the Debian packages ${missing.join(' and ')}; please install them.`,
+    );
     process.exit(1);
   }
 }

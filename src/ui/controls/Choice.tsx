@@ -8,11 +8,10 @@ import {
   ListBoxSection,
   Select,
   SelectValue,
-  Text,
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { oneLine } from '../theme/type';
-import { Row, Sheet } from './surfaces';
+import { Row, RowNote, Sheet } from './surfaces';
 
 export interface Option {
   id: string;
@@ -78,9 +77,6 @@ const Trigger = styled(Button)<{ $stacked: boolean }>`
 const Value = styled(SelectValue)`
   ${oneLine}
   min-width: 0;
-  [slot='description'] {
-    display: none;
-  }
   &[data-placeholder] {
     color: var(--amber);
   }
@@ -88,12 +84,6 @@ const Value = styled(SelectValue)`
 
 const GroupTitle = styled(Header)`
   padding: 9px 12px 3px;
-  font-size: 12px;
-  color: var(--muted);
-`;
-
-const Note = styled(Text)`
-  display: block;
   font-size: 12px;
   color: var(--muted);
 `;
@@ -113,7 +103,7 @@ export function Choice(props: ChoiceProps) {
     >
       <FieldLabel $bare={bare}>{label}</FieldLabel>
       <Trigger $stacked={stacked}>
-        <Value />
+        <Value>{({ selectedText, defaultChildren }) => selectedText || defaultChildren}</Value>
         <ChevronDown size={13} aria-hidden="true" />
       </Trigger>
       <Sheet>
@@ -125,8 +115,8 @@ export function Choice(props: ChoiceProps) {
                 <GroupTitle>{group.title}</GroupTitle>
                 {group.options.map((option) => (
                   <Row key={option.id} id={option.id} textValue={option.label}>
-                    <Text slot="label">{option.label}</Text>
-                    {option.note && <Note slot="description">{option.note}</Note>}
+                    {option.label}
+                    {option.note && <RowNote> {option.note}</RowNote>}
                   </Row>
                 ))}
               </ListBoxSection>

@@ -1,7 +1,7 @@
 'use client';
-import { Button, Menu, MenuItem, MenuTrigger, Text } from 'react-aria-components';
+import { Button, Menu, MenuTrigger } from 'react-aria-components';
 import styled from 'styled-components';
-import { Sheet } from './surfaces';
+import { ActionRow, RowNote, Sheet } from './surfaces';
 
 export interface MenuAction {
   id: string;
@@ -24,25 +24,6 @@ const Trigger = styled(Button)`
   }
 `;
 
-const Item = styled(MenuItem)`
-  padding: 8px 14px;
-  cursor: pointer;
-  outline: none;
-  &[data-focused] {
-    background: var(--line);
-  }
-  &[data-disabled] {
-    color: var(--muted);
-    cursor: default;
-  }
-`;
-
-const Note = styled(Text)`
-  display: block;
-  font-size: 12px;
-  color: var(--muted);
-`;
-
 interface MenuButtonProps {
   label: string;
   children?: React.ReactNode;
@@ -61,10 +42,10 @@ export function MenuButton({ label, children, actions }: MenuButtonProps) {
           onAction={(key) => actions.find((a) => a.id === key)?.act()}
         >
           {actions.map((action) => (
-            <Item key={action.id} id={action.id} textValue={action.label}>
-              <Text slot="label">{action.label}</Text>
-              {action.note && <Note slot="description">{action.note}</Note>}
-            </Item>
+            <ActionRow key={action.id} id={action.id} textValue={action.label}>
+              {action.label}
+              {action.note && <RowNote> {action.note}</RowNote>}
+            </ActionRow>
           ))}
         </Menu>
       </Sheet>

@@ -111,7 +111,7 @@ export function WhyRow({ name, figure, note, why }: WhyRowProps) {
         <Name>{name}</Name>
         <Figures>
           <Figure>{figure}</Figure>
-          {note && <Note>{note}</Note>}
+          {note && <Note> {note}</Note>}
         </Figures>
       </RowButton>
       <Sheet placement="left top">

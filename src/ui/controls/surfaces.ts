@@ -1,5 +1,5 @@
-import { ListBoxItem, Popover } from 'react-aria-components';
-import styled from 'styled-components';
+import { ListBoxItem, MenuItem, Popover } from 'react-aria-components';
+import styled, { css } from 'styled-components';
 
 /** The sheet lists and explanations open on. */
 export const Sheet = styled(Popover)`
@@ -12,18 +12,37 @@ export const Sheet = styled(Popover)`
   outline: none;
 `;
 
-export const Row = styled(ListBoxItem)`
+const row = css`
   padding: 7px 12px;
   cursor: pointer;
   outline: none;
+  border-left: 2px solid transparent;
   &[data-focused] {
-    background: var(--line);
-  }
-  &[data-selected] {
-    color: var(--amber);
+    background: var(--raised);
+    border-left-color: var(--amber);
   }
   &[data-disabled] {
     color: var(--muted);
     cursor: default;
   }
+`;
+
+/** One entry of a list to choose from. */
+export const Row = styled(ListBoxItem)`
+  ${row}
+  &[data-selected] {
+    color: var(--amber);
+  }
+`;
+
+/** One thing to do. */
+export const ActionRow = styled(MenuItem)`
+  ${row}
+`;
+
+/** The second, quieter line of an entry. */
+export const RowNote = styled.span`
+  display: block;
+  font-size: 12px;
+  color: var(--muted);
 `;

@@ -1,0 +1,237 @@
+/** The Bench as a person works it: by what is written on it. */
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { expect } from 'vitest';
+
+const WAIT_MS = 15_000;
+
+const quoted = (text: string): string => `"${text}"`;
+
+export class BenchPage {
+  constructor(
+    readonly driver: WebDriver,
+    readonly url: string,
+    readonly downloads: string,
+  ) {}
+
+  async open(path = '/bench'): Promise<void> {
+    await this.driver.get(this.url + path);
+    await this.driver.wait(until.elementLocated(By.css('header')), WAIT_MS);
+  }
+
+  async openRig(query: string): Promise<void> {
+    await this.open(`/bench?${query}`);
+    await this.verdictWord();
+  }
+
+  find(css: string): Promise<WebElement> {
+    return this.driver.wait(
+      until.elementLocated(By.css(css)),
+      WAIT_MS,
+      `nothing at ${css}`,
+    ) as Promise<WebElement>;
+  }
+
+  /** The element with just this text, of a kind. */
+  saying(text: string, tag = '*'): Promise<WebElement> {
+    const path = `//${tag}[normalize-space(.)=${quoted(text)}][not(.//*[normalize-space(.)=${quoted(text)}])]`;
+    return this.driver.wait(
+      until.elementLocated(By.xpath(path)),
+      WAIT_MS,
+      `nothing says “${text}”`,
+    ) as Promise<WebElement>;
+  }
+
+  async verdictWord(): Promise<string> {
+    return (await this.find('[data-testid="verdict"]')).getText();
+  }
+
+  /** Waits until the verdict is `word`. */
+  async expectVerdict(word: string): Promise<void> {
+    await this.driver.wait(
+      async () => (await this.verdictWord()) === word,
+      WAIT_MS,
+      `the verdict never became ${word}`,
+    );
+  }
+
+  /** Waits until `read` answers something that passes. */
+  async expectSoon<T>(
+    read: () => Promise<T>,
+    test: (value: T) => boolean,
+    what: string,
+  ): Promise<void> {
+    await this.driver.wait(async () => test(await read()), WAIT_MS, what);
+  }
+
+  private row(name: string): Promise<WebElement> {
+    return this.driver.wait(
+      until.elementLocated(
+        By.xpath(`//section[@aria-label="Readings"]//button[span[1]=${quoted(name)}]`),
+      ),
+      WAIT_MS,
+      `no reading ${name}`,
+    ) as Promise<WebElement>;
+  }
+
+  /** The figure and note of a reading, by its name. */
+  async reading(name: string): Promise<string> {
+    const figures = await (await this.row(name)).findElement(By.xpath('./span[2]'));
+    return (await figures.getText()).replace(/\s+/g, ' ');
+  }
+
+  /** Asks a reading why. */
+  async ask(name: string): Promise<void> {
+    await (await this.row(name)).click();
+  }
+
+  async press(name: string): Promise<void> {
+    const path = `//button[@aria-label=${quoted(name)} or normalize-space(.)=${quoted(name)}]`;
+    const button = await this.driver.wait(
+      until.elementLocated(By.xpath(path)),
+      WAIT_MS,
+      `no button ${name}`,
+    );
+    await this.driver.wait(until.elementIsEnabled(button), WAIT_MS);
+    await button.click();
+  }
+
+  /** Chooses from the list named `label`. */
+  async choose(label: string, option: string): Promise<void> {
+    const path = `//*[label[normalize-space(.)=${quoted(label)}] or span[normalize-space(.)=${quoted(label)}]]/button`;
+    const trigger = await this.driver.wait(
+      until.elementLocated(By.xpath(path)),
+      WAIT_MS,
+      `no list ${label}`,
+    );
+    await trigger.click();
+    const row = await this.driver.wait(
+      until.elementLocated(
+        By.xpath(`//*[@role="option"][starts-with(normalize-space(.), ${quoted(option)})]`),
+      ),
+      WAIT_MS,
+      `${label} does not offer ${option}`,
+    );
+    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', row);
+    await row.click();
+    await this.driver.wait(
+      async () => (await this.driver.findElements(By.css('[role="listbox"]'))).length === 0,
+      WAIT_MS,
+    );
+  }
+
+  async menu(menu: string, item: string): Promise<void> {
+    const trigger = await this.driver.findElement(
+      By.xpath(`//header//button[@aria-label=${quoted(menu)} and @aria-haspopup]`),
+    );
+    await trigger.click();
+    const row = await this.driver.wait(
+      until.elementLocated(
+        By.xpath(`//*[@role="menuitem"][starts-with(normalize-space(.), ${quoted(item)})]`),
+      ),
+      WAIT_MS,
+      `${menu} has no ${item}`,
+    );
+    await row.click();
+  }
+
+  ring(name: string): Promise<WebElement> {
+    return this.find(`[data-ring="${name}"]`);
+  }
+
+  async ringWords(name: string): Promise<string> {
+    return (await (await this.ring(name)).getAttribute('aria-valuetext')) ?? '';
+  }
+
+  /** Drags a ring from one place along it to another, 0..1. */
+  async dragRing(name: string, from: number, to: number): Promise<void> {
+    const ring = await this.ring(name);
+    const { width } = await ring.getRect();
+    const at = (place: number) => Math.round((place - 0.5) * (width - 28));
+    const steps = Array.from({ length: 8 }, (_, i) => from + ((to - from) * (i + 1)) / 8);
+    let actions = this.driver
+      .actions({ async: true })
+      .move({ origin: ring, x: at(from) })
+      .press();
+    for (const place of steps) actions = actions.move({ origin: ring, x: at(place), duration: 20 });
+    await actions.release().perform();
+  }
+
+  async typeRing(name: string, text: string): Promise<void> {
+    const field = await this.driver.findElement(
+      By.xpath(`//label[normalize-space(.)=${quoted(name)}]/following-sibling::input`),
+    );
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+  }
+
+  keys(...keys: string[]): Promise<void> {
+    return this.driver
+      .actions({ async: true })
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  /** A letter with Control held, Shift too if asked. */
+  async control(letter: string, shift = false): Promise<void> {
+    let actions = this.driver.actions({ async: true }).keyDown(Key.CONTROL);
+    if (shift) actions = actions.keyDown(Key.SHIFT);
+    actions = actions.sendKeys(letter);
+    if (shift) actions = actions.keyUp(Key.SHIFT);
+    await actions.keyUp(Key.CONTROL).perform();
+  }
+
+  async notice(): Promise<string> {
+    return (await this.find('[data-testid="notice"] p')).getText();
+  }
+
+  /** Hands a file to the page as the file picker would. */
+  async giveFile(path: string): Promise<void> {
+    await (await this.find('input[type="file"]')).sendKeys(path);
+  }
+
+  /** The next finished download. */
+  async download(): Promise<{ path: string; text: string }> {
+    let name: string | undefined;
+    await this.driver.wait(
+      () => {
+        name = readdirSync(this.downloads).find((f) => f.endsWith('.json'));
+        return name !== undefined && existsSync(join(this.downloads, name));
+      },
+      WAIT_MS,
+      'nothing was downloaded',
+    );
+    const path = join(this.downloads, name ?? '');
+    return { path, text: readFileSync(path, 'utf8') };
+  }
+
+  /** Everything in the database but the journal, as text, to compare before and after. */
+  async stored(): Promise<string> {
+    return this.driver.executeAsyncScript<string>(`
+      const done = arguments[arguments.length - 1];
+      const open = indexedDB.open('wandering-halo');
+      open.onsuccess = async () => {
+        const db = open.result;
+        const out = {};
+        for (const name of [...db.objectStoreNames].sort()) {
+          out[name] = await new Promise((r) => {
+            const all = db.transaction(name).objectStore(name).getAll();
+            all.onsuccess = () => r(all.result);
+          });
+        }
+        db.close();
+        done(JSON.stringify(out));
+      };`);
+  }
+
+  /** Errors the browser logged since the last call. */
+  async complaints(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get('browser');
+    return entries.filter((e) => e.level.name === 'SEVERE').map((e) => e.message);
+  }
+
+  async expectQuiet(): Promise<void> {
+    expect(await this.complaints()).toEqual([]);
+  }
+}
