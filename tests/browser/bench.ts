@@ -26,11 +26,7 @@ export class BenchPage {
   }
 
   find(css: string): Promise<WebElement> {
-    return this.driver.wait(
-      until.elementLocated(By.css(css)),
-      WAIT_MS,
-      `nothing at ${css}`,
-    ) as Promise<WebElement>;
+    return this.driver.wait(until.elementLocated(By.css(css)), WAIT_MS, `nothing at ${css}`);
   }
 
   /** The element with just this text, of a kind. */
@@ -40,7 +36,7 @@ export class BenchPage {
       until.elementLocated(By.xpath(path)),
       WAIT_MS,
       `nothing says “${text}”`,
-    ) as Promise<WebElement>;
+    );
   }
 
   async verdictWord(): Promise<string> {
@@ -72,7 +68,7 @@ export class BenchPage {
       ),
       WAIT_MS,
       `no reading ${name}`,
-    ) as Promise<WebElement>;
+    );
   }
 
   /** The figure and note of a reading, by its name. */

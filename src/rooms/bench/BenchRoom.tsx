@@ -1,11 +1,11 @@
 'use client';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { isMissing } from '@/core/rig/rig';
 import type { Workspace } from '@/core/kit/workspace';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';
-import { storageSentence } from '@/store/troubles';
+import { redo, undo } from '@/store/journal';
 import { useWorkspace } from '@/store/useWorkspace';
 import { setJudgement } from '@/store/workspace';
 import { Notice, type NoticeText } from '@/ui/controls/Notice';
@@ -23,7 +23,9 @@ import { RigRings } from './RigRings';
 import { actOnKey, type BenchKeys } from './shortcuts';
 import { TrainPanel } from './TrainPanel';
 import { useBench, type Bench } from './useBench';
-import { useFiles, useJournal, useRigActions, type Tell } from './useBenchActions';
+import { guarded, type Tell } from './tell';
+import { useFiles } from './useFiles';
+import { useRigActions } from './useRigActions';
 
 const Room = styled.div`
   height: 100dvh;
@@ -102,12 +104,13 @@ interface BodyProps {
 /** The rig on the Bench, or what it lacks. */
 function RigOnBench({ workspace, bench, tell }: BodyProps) {
   const { record, rig, report } = bench;
+  const judge = useCallback(
+    (judgement: Workspace['judgement']) => {
+      guarded(tell, () => setJudgement(db, judgement));
+    },
+    [tell],
+  );
   if (!record || !rig) return null;
-  const judge = (judgement: Workspace['judgement']) => {
-    setJudgement(db, judgement).catch((error: unknown) =>
-      tell({ kind: 'trouble', text: storageSentence(error) }),
-    );
-  };
   return (
     <Columns>
       <TrainPanel workspace={workspace} bench={bench} record={record} />
@@ -122,7 +125,7 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
       ) : (
         <>
           <Stage report={report} />
-          <RigRings rig={rig} bench={bench} />
+          <RigRings rig={rig} actions={bench.actions} />
           <Readings rig={rig} report={report} onJudge={judge} />
         </>
       )}
@@ -163,6 +166,16 @@ function OpenFile({ files, here }: OpenFileProps) {
   );
 }
 
+/** Steps back and forward in the journal. */
+const useJournal = (tell: Tell) =>
+  useMemo(
+    () => ({
+      undo: () => guarded(tell, () => undo(db)),
+      redo: () => guarded(tell, () => redo(db)),
+    }),
+    [tell],
+  );
+
 function OpenBench({ workspace }: { workspace: Workspace }) {
   const [notice, setNotice] = useState<NoticeText | null>(null);
   const [helping, setHelping] = useState(false);
@@ -170,24 +183,25 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   const bench = useBench(workspace, say);
   const journal = useJournal(setNotice);
   const files = useFiles(workspace, setNotice);
-  const rigs = useRigActions(workspace, bench, setNotice);
+  const rigs = useRigActions(workspace, bench.record, bench.actions, setNotice);
   const [, turnTheme] = useTheme();
-  const { record } = bench;
+  const help = useCallback(() => setHelping(true), []);
+  const { record, actions } = bench;
 
   useKeys({
     ...journal,
     nextRig: (step) => {
       const i = workspace.rigs.findIndex((r) => r.id === record?.id);
       const next = workspace.rigs[(i + step + workspace.rigs.length) % workspace.rigs.length];
-      if (next) bench.choose(next.id);
+      if (next) actions.choose(next.id);
     },
     ring: focusRing,
     stabiliser: () => {
       if (record)
-        bench.settle('Switch the stabiliser', { stabiliser: !record.settings.stabiliser });
+        actions.settle('Switch the stabiliser', { stabiliser: !record.settings.stabiliser });
     },
     theme: turnTheme,
-    help: () => setHelping(true),
+    help,
   });
 
   return (
@@ -195,12 +209,12 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
       <Header
         rigs={workspace.rigs}
         record={record}
-        onRig={bench.choose}
+        onRig={actions.choose}
         rigActions={rigs.actions}
         fileActions={files.actions}
         onUndo={journal.undo}
         onRedo={journal.redo}
-        onHelp={() => setHelping(true)}
+        onHelp={help}
       />
       {record ? (
         <RigOnBench workspace={workspace} bench={bench} tell={setNotice} />
@@ -217,7 +231,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
         <RigNameDialog
           name={record.name}
           onName={(name) => {
-            bench.change('Rename a rig', { name });
+            actions.change('Rename a rig', { name });
             rigs.stopNaming();
           }}
           onClose={rigs.stopNaming}

@@ -1,5 +1,6 @@
 'use client';
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import { memo } from 'react';
 import styled from 'styled-components';
 import type { RigRecord } from '@/core/kit/rigRecord';
 import { useSteps } from '@/store/useWorkspace';
@@ -79,7 +80,8 @@ interface HeaderProps {
   onHelp: () => void;
 }
 
-export function Header(props: HeaderProps) {
+/** The bar above the Bench. It stands still while rings are turned. */
+export const Header = memo(function Header(props: HeaderProps) {
   const { rigs, record, onRig, rigActions, fileActions, onUndo, onRedo, onHelp } = props;
   const steps = useSteps();
   const [theme, turnTheme] = useTheme();
@@ -136,4 +138,4 @@ export function Header(props: HeaderProps) {
       </Tools>
     </Bar>
   );
-}
+});

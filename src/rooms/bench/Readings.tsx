@@ -1,14 +1,13 @@
 'use client';
+import { memo, useState } from 'react';
 import styled from 'styled-components';
-import { DialogTrigger, Button } from 'react-aria-components';
 import { SCHOOLS, type Judgement, type School } from '@/core/kit/judgement';
 import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
 import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { explain, type Reading } from '@/core/rig/why';
 import { Choice } from '@/ui/controls/Choice';
-import { Sheet } from '@/ui/controls/surfaces';
-import { WhyRow, WhySheet } from '@/ui/controls/WhyRow';
+import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { readingGroups } from './readingRows';
@@ -24,7 +23,7 @@ const Panel = styled.section`
   }
 `;
 
-const VerdictButton = styled(Button)`
+const VerdictButton = styled.button`
   display: flex;
   align-items: center;
   gap: 14px;
@@ -95,46 +94,72 @@ interface ReadingsProps {
   onJudge: (judgement: Judgement) => void;
 }
 
-function VerdictBlock({
-  report,
-  why,
-}: {
-  report: Report;
-  why: (reading: Reading) => ReturnType<typeof explain>;
-}) {
+type Ask = (reading: Reading, pressed: HTMLElement) => void;
+
+function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
   const { verdict } = report;
   return (
     <>
-      <DialogTrigger>
-        <VerdictButton>
-          <VerdictMark kind={verdict.kind} size={46} />
-          <span>
-            <Word style={{ color: VERDICT_INK[verdict.kind] }} data-testid="verdict">
-              {verdict.kind}
-            </Word>
-            <Known>{knownWords(report)}</Known>
-          </span>
-        </VerdictButton>
-        <Sheet placement="left top">
-          <VerdictWhy why={why} />
-        </Sheet>
-      </DialogTrigger>
+      <VerdictButton
+        type="button"
+        aria-haspopup="dialog"
+        onClick={(event) => ask('verdict', event.currentTarget)}
+      >
+        <VerdictMark kind={verdict.kind} size={46} />
+        <span>
+          <Word style={{ color: VERDICT_INK[verdict.kind] }} data-testid="verdict">
+            {verdict.kind}
+          </Word>
+          <Known> {knownWords(report)}</Known>
+        </span>
+      </VerdictButton>
       <Sentence>{verdict.sentence}</Sentence>
     </>
   );
 }
 
-const VerdictWhy = ({ why }: { why: (reading: Reading) => ReturnType<typeof explain> }) => (
-  <WhySheet why={why('verdict')} />
-);
+interface JudgedByProps {
+  judgement: Judgement;
+  onJudge: (judgement: Judgement) => void;
+}
+
+/** The two choices the figures depend on; they stand still while rings are turned. */
+const JudgedBy = memo(function JudgedBy({ judgement, onJudge }: JudgedByProps) {
+  return (
+    <Judged>
+      <Choice
+        label="A dark corner is fine"
+        groups={[
+          {
+            title: 'Darkest corner you accept',
+            options: SCHOOLS.map((school) => ({
+              id: school,
+              label: `${school}: ${stopsWord(Number(judgement[SCHOOL_LIMIT[school]]))}`,
+            })),
+          },
+        ]}
+        chosen={judgement.school}
+        onChoose={(id) => onJudge({ ...judgement, school: id as School })}
+      />
+      <Choice
+        label="Equivalents count by"
+        groups={[
+          { title: 'Crop factor from', options: CROP_BASES.map((id) => ({ id, label: id })) },
+        ]}
+        chosen={judgement.basis}
+        onChoose={(id) => onJudge({ ...judgement, basis: id as CropBasis })}
+      />
+    </Judged>
+  );
+});
 
 /** What people ask, in the order they ask it; each figure can be asked why. */
 export function Readings({ rig, report, onJudge }: ReadingsProps) {
-  const why = (reading: Reading) => explain(reading, rig, report);
-  const { judgement } = rig;
+  const [asked, setAsked] = useState<{ reading: Reading; pressed: HTMLElement } | null>(null);
+  const ask: Ask = (reading, pressed) => setAsked({ reading, pressed });
   return (
     <Panel aria-label="Readings">
-      <VerdictBlock report={report} why={why} />
+      <VerdictBlock report={report} ask={ask} />
       {readingGroups(rig, report).map((group) => (
         <Group key={group.title}>
           <h3>{group.title}</h3>
@@ -144,35 +169,17 @@ export function Readings({ rig, report, onJudge }: ReadingsProps) {
               name={row.name}
               figure={row.figure}
               note={row.note}
-              why={() => why(row.reading)}
+              onAsk={(pressed) => ask(row.reading, pressed)}
             />
           ))}
         </Group>
       ))}
-      <Judged>
-        <Choice
-          label="A dark corner is fine"
-          groups={[
-            {
-              title: 'Darkest corner you accept',
-              options: SCHOOLS.map((school) => ({
-                id: school,
-                label: `${school}: ${stopsWord(Number(judgement[SCHOOL_LIMIT[school]]))}`,
-              })),
-            },
-          ]}
-          chosen={judgement.school}
-          onChoose={(id) => onJudge({ ...judgement, school: id as School })}
-        />
-        <Choice
-          label="Equivalents count by"
-          groups={[
-            { title: 'Crop factor from', options: CROP_BASES.map((id) => ({ id, label: id })) },
-          ]}
-          chosen={judgement.basis}
-          onChoose={(id) => onJudge({ ...judgement, basis: id as CropBasis })}
-        />
-      </Judged>
+      <JudgedBy judgement={rig.judgement} onJudge={onJudge} />
+      <WhyPopover
+        pressed={asked?.pressed ?? null}
+        why={() => explain(asked?.reading ?? 'verdict', rig, report)}
+        onClose={() => setAsked(null)}
+      />
     </Panel>
   );
 }

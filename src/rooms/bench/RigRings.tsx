@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Rig } from '@/core/rig/rig';
 import { Ring } from '@/ui/ring/Ring';
 import { ringRibbon, ringSpecs } from './rings';
-import type { Bench } from './useBench';
+import type { BenchActions } from './useBench';
 
 const Rings = styled.section`
   display: grid;
@@ -15,7 +15,7 @@ const Rings = styled.section`
 `;
 
 /** Focal length, aperture and focus as barrel scales. */
-export function RigRings({ rig, bench }: { rig: Rig; bench: Bench }) {
+export function RigRings({ rig, actions }: { rig: Rig; actions: BenchActions }) {
   const rings = useMemo(
     () => ringSpecs(rig).map((spec) => ({ spec, stretches: ringRibbon(rig, spec) })),
     [rig],
@@ -32,8 +32,8 @@ export function RigRings({ rig, bench }: { rig: Rig; bench: Bench }) {
           read={spec.read}
           range={spec.range}
           ribbon={stretches}
-          onTurn={(value) => bench.turn(spec.change(value))}
-          onSettle={(value) => bench.settle(spec.step, spec.change(value))}
+          onTurn={(value) => actions.turn(spec.change(value))}
+          onSettle={(value) => actions.settle(spec.step, spec.change(value))}
         />
       ))}
     </Rings>

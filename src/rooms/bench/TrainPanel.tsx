@@ -1,7 +1,8 @@
 'use client';
 import { Plus, X } from 'lucide-react';
+import { memo } from 'react';
 import styled from 'styled-components';
-import type { Body, Mode } from '@/core/kit/body';
+import type { Body, Mode, SensorTravel } from '@/core/kit/body';
 import type { RigRecord } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
 import { ActingButton, IconButton } from '@/ui/controls/Buttons';
@@ -17,7 +18,7 @@ import {
   modeOptions,
   partOptions,
 } from './options';
-import type { Bench } from './useBench';
+import type { Bench, BenchActions } from './useBench';
 
 const Panel = styled.section`
   display: flex;
@@ -68,13 +69,21 @@ const Joint = styled.p`
   overflow-wrap: anywhere;
 `;
 
-interface PanelProps {
+interface PlacesProps {
   workspace: Workspace;
-  bench: Bench;
+  actions: BenchActions;
   record: RigRecord;
 }
 
-function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; body: Body }) {
+interface BodySettingsProps extends Omit<PlacesProps, 'workspace'> {
+  mode: Mode;
+  body: Body;
+}
+
+const travelWords = (travel: SensorTravel): string =>
+  `on, ±${travel.xMm}${travel.shape === 'box' ? ` × ${travel.yMm}` : ''} mm`;
+
+function BodySettings({ actions, record, mode, body }: BodySettingsProps) {
   const { settings } = record;
   const aspects = aspectOptions(settings.aspect);
   const travel = body.sensorTravel;
@@ -87,12 +96,12 @@ function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; 
             title: 'Sensor stabiliser',
             options: [
               { id: 'off', label: travel ? 'off and locked' : 'none in this body' },
-              ...(travel ? [{ id: 'on', label: `on, ±${travel.xMm} mm` }] : []),
+              ...(travel ? [{ id: 'on', label: travelWords(travel) }] : []),
             ],
           },
         ]}
         chosen={settings.stabiliser && travel ? 'on' : 'off'}
-        onChoose={(id) => bench.settle('Switch the stabiliser', { stabiliser: id === 'on' })}
+        onChoose={(id) => actions.settle('Switch the stabiliser', { stabiliser: id === 'on' })}
       />
       <Choice
         label="Electronic"
@@ -114,7 +123,7 @@ function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; 
         ]}
         chosen={settings.cropId ?? ''}
         onChoose={(id) =>
-          bench.settle('Change the stabilisation crop', { cropId: id === '' ? null : id })
+          actions.settle('Change the stabilisation crop', { cropId: id === '' ? null : id })
         }
       />
       <Choice
@@ -126,7 +135,7 @@ function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; 
           },
         ]}
         chosen={String(settings.digitalZoom)}
-        onChoose={(id) => bench.settle('Change the digital zoom', { digitalZoom: Number(id) })}
+        onChoose={(id) => actions.settle('Change the digital zoom', { digitalZoom: Number(id) })}
       />
       <Choice
         label="Deliver"
@@ -134,15 +143,15 @@ function BodySettings({ bench, record, mode, body }: PanelProps & { mode: Mode; 
         chosen={aspects.chosen}
         onChoose={(id) => {
           const aspect = ASPECTS.find((a) => a.id === id);
-          if (aspect) bench.settle('Change the delivered aspect', { aspect: aspect.aspect });
+          if (aspect) actions.settle('Change the delivered aspect', { aspect: aspect.aspect });
         }}
       />
     </Settings>
   );
 }
 
-function Parts({ workspace, bench, record }: PanelProps) {
-  const put = (label: string, partIds: string[]) => bench.change(label, { partIds });
+function Parts({ workspace, actions, record }: PlacesProps) {
+  const put = (label: string, partIds: string[]) => actions.change(label, { partIds });
   const isLast = (i: number) => i === record.partIds.length - 1;
   return (
     <>
@@ -183,14 +192,14 @@ function Parts({ workspace, bench, record }: PanelProps) {
 }
 
 /** Adds a part before the body: the first that joins, or the first there is. */
-function AddPart({ workspace, bench, record }: PanelProps) {
+function AddPart({ workspace, actions, record }: PlacesProps) {
   const groups = partOptions(workspace, record, record.partIds.length);
   const first = groups.flatMap((g) => g.options)[0];
   if (record.partIds.length === 0 || record.partIds.length >= 8 || !first) return null;
   return (
     <ActingButton
       onPress={() =>
-        bench.change('Put another part in', { partIds: [...record.partIds, first.id] })
+        actions.change('Put another part in', { partIds: [...record.partIds, first.id] })
       }
       style={{ justifySelf: 'start', padding: '2px 0' }}
     >
@@ -199,20 +208,13 @@ function AddPart({ workspace, bench, record }: PanelProps) {
   );
 }
 
-/** What the rig is made of, scene to sensor, and how the body is set. */
-export function TrainPanel({ workspace, bench, record }: PanelProps) {
+/** Lens, parts, body and mode to choose from; they stand still while rings are turned. */
+const RigPlaces = memo(function RigPlaces(props: PlacesProps & { joints: string }) {
+  const { workspace, actions, record, joints } = props;
   const body = workspace.bodies.find((b) => b.id === record.bodyId);
   const mode = body?.modes.find((m) => m.id === record.modeId);
-  const { rig, report } = bench;
-  const resolved = rig && !isMissing(rig) && report ? { rig, report } : null;
   return (
-    <Panel aria-label="Light path">
-      <Title>Light path, to scale</Title>
-      {resolved && (
-        <Picture>
-          <LightPath {...resolved} />
-        </Picture>
-      )}
+    <>
       <Places>
         <Choice
           label="Lens"
@@ -220,13 +222,11 @@ export function TrainPanel({ workspace, bench, record }: PanelProps) {
           groups={lensOptions(workspace, record)}
           chosen={record.lensId}
           placeholder="not in this workspace"
-          onChoose={(lensId) => bench.change('Swap the lens', { lensId })}
+          onChoose={(lensId) => actions.change('Swap the lens', { lensId })}
         />
-        <Parts workspace={workspace} bench={bench} record={record} />
-        <AddPart workspace={workspace} bench={bench} record={record} />
-        {report?.joints.map((joint) => (
-          <Joint key={joint.index}>{joint.sentence}</Joint>
-        ))}
+        <Parts workspace={workspace} actions={actions} record={record} />
+        <AddPart workspace={workspace} actions={actions} record={record} />
+        {joints && <Joint>{joints}</Joint>}
         <Choice
           label="Body"
           stacked
@@ -237,7 +237,7 @@ export function TrainPanel({ workspace, bench, record }: PanelProps) {
             const next = workspace.bodies.find((b) => b.id === bodyId);
             const modeId =
               next?.modes.find((m) => m.id === record.modeId)?.id ?? next?.modes[0]?.id;
-            if (modeId) bench.change('Swap the body', { bodyId, modeId });
+            if (modeId) actions.change('Swap the body', { bodyId, modeId });
           }}
         />
         <Choice
@@ -246,12 +246,37 @@ export function TrainPanel({ workspace, bench, record }: PanelProps) {
           groups={modeOptions(body)}
           chosen={record.modeId}
           placeholder="not in this body"
-          onChoose={(modeId) => bench.change('Change the mode', { modeId })}
+          onChoose={(modeId) => actions.change('Change the mode', { modeId })}
         />
       </Places>
-      {body && mode && (
-        <BodySettings workspace={workspace} bench={bench} record={record} mode={mode} body={body} />
+      {body && mode && <BodySettings actions={actions} record={record} mode={mode} body={body} />}
+    </>
+  );
+});
+
+interface TrainPanelProps {
+  workspace: Workspace;
+  bench: Bench;
+  record: RigRecord;
+}
+
+/** What the rig is made of, scene to sensor, and how the body is set. */
+export function TrainPanel({ workspace, bench, record }: TrainPanelProps) {
+  const { rig, report, actions } = bench;
+  return (
+    <Panel aria-label="Light path">
+      <Title>Light path, to scale</Title>
+      {rig && !isMissing(rig) && report && (
+        <Picture>
+          <LightPath rig={rig} report={report} />
+        </Picture>
       )}
+      <RigPlaces
+        workspace={workspace}
+        actions={actions}
+        record={record}
+        joints={report?.joints.map((j) => j.sentence).join(' ') ?? ''}
+      />
     </Panel>
   );
 }

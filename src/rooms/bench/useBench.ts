@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
 import type { RigRecord, RigSettings } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
@@ -17,11 +17,8 @@ interface Draft {
   settled: boolean;
 }
 
-export interface Bench {
-  record: RigRecord | null;
-  /** The rig as it is set now, or what it lacks. */
-  rig: Rig | MissingRecord | null;
-  report: Report | null;
+/** What can be done on the Bench. The same functions for as long as it stands. */
+export interface BenchActions {
   choose: (rigId: string) => void;
   /** Shows a setting without keeping it. */
   turn: (change: Partial<RigSettings>) => void;
@@ -29,6 +26,14 @@ export interface Bench {
   settle: (label: string, change: Partial<RigSettings>) => void;
   /** Changes which records the rig joins, or its name. */
   change: (label: string, change: Partial<RigRecord>) => void;
+}
+
+export interface Bench {
+  record: RigRecord | null;
+  /** The rig as it is set now, or what it lacks. */
+  rig: Rig | MissingRecord | null;
+  report: Report | null;
+  actions: BenchActions;
 }
 
 type Say = (sentence: string) => void;
@@ -114,36 +119,41 @@ export function useBench(workspace: Workspace, say: Say): Bench {
   );
   const report = useMemo(() => (rig && !isMissing(rig) ? evaluate(rig) : null), [rig]);
 
-  const turnTo = (change: Partial<RigSettings>, settled: boolean): RigSettings | null => {
-    if (!record) return null;
-    const next = fitted(workspace, record, { ...(settings ?? record.settings), ...change });
-    setDraft({ record, settings: next, settled });
-    return next;
-  };
+  const now = useRef({ workspace, record, settings });
+  useLayoutEffect(() => {
+    now.current = { workspace, record, settings };
+  });
 
-  return {
-    record,
-    rig,
-    report,
-    choose,
-    turn: (change) => void turnTo(change, false),
-    settle: (label, change) => {
-      const next = turnTo(change, true);
-      if (record && next) {
-        const key = `${record.id}:${Object.keys(change).join()}`;
-        save(label, { ...record, settings: next }, key, say, () => setDraft(null));
-      }
-    },
-    change: (label, change) => {
-      if (!record) return;
-      const next = { ...record, ...change };
-      save(
-        label,
-        { ...next, settings: fitted(workspace, next, next.settings) },
-        null,
-        say,
-        () => undefined,
-      );
-    },
-  };
+  const actions = useMemo<BenchActions>(() => {
+    const turnTo = (change: Partial<RigSettings>, settled: boolean): RigRecord | null => {
+      const { workspace: kit, record: on, settings: set } = now.current;
+      if (!on || !set) return null;
+      const next = fitted(kit, on, { ...set, ...change });
+      setDraft({ record: on, settings: next, settled });
+      return { ...on, settings: next };
+    };
+    return {
+      choose,
+      turn: (change) => void turnTo(change, false),
+      settle: (label, change) => {
+        const next = turnTo(change, true);
+        const key = `${next?.id ?? ''}:${Object.keys(change).join()}`;
+        if (next) save(label, next, key, say, () => setDraft(null));
+      },
+      change: (label, change) => {
+        const { workspace: kit, record: on } = now.current;
+        if (!on) return;
+        const next = { ...on, ...change };
+        save(
+          label,
+          { ...next, settings: fitted(kit, next, next.settings) },
+          null,
+          say,
+          () => undefined,
+        );
+      },
+    };
+  }, [choose, say]);
+
+  return { record, rig, report, actions };
 }

@@ -1,11 +1,12 @@
 'use client';
-import { Button, Dialog, DialogTrigger, Heading } from 'react-aria-components';
+import { useLayoutEffect, useRef } from 'react';
+import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Why } from '@/core/rig/why';
 import { engraved, oneLine } from '../theme/type';
 import { Sheet } from './surfaces';
 
-const RowButton = styled(Button)`
+const RowButton = styled.button`
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
   align-items: baseline;
@@ -17,7 +18,7 @@ const RowButton = styled(Button)`
   background: none;
   text-align: right;
   cursor: help;
-  &[data-hovered] > span:first-child {
+  &:hover > span:first-child {
     color: var(--ink);
     text-decoration: underline dotted;
     text-underline-offset: 3px;
@@ -78,7 +79,7 @@ const Evidence = styled.p`
 `;
 
 /** Formula, inputs and evidence of one figure. */
-export function WhySheet({ why }: { why: Why }) {
+function WhySheet({ why }: { why: Why }) {
   return (
     <Explanation>
       <Title slot="title">{why.title}</Title>
@@ -100,26 +101,48 @@ interface WhyRowProps {
   name: string;
   figure: string;
   note?: string;
-  why: () => Why;
+  /** Asked with the element that was pressed. */
+  onAsk: (pressed: HTMLElement) => void;
 }
 
-/** A reading: name and figure; pressing it says why. */
-export function WhyRow({ name, figure, note, why }: WhyRowProps) {
+/** A reading: name and figure; pressing it asks why. Plain on purpose: it changes with every frame of a turn. */
+export function WhyRow({ name, figure, note, onAsk }: WhyRowProps) {
   return (
-    <DialogTrigger>
-      <RowButton>
-        <Name>{name}</Name>
-        <Figures>
-          <Figure>{figure}</Figure>
-          {note && <Note> {note}</Note>}
-        </Figures>
-      </RowButton>
-      <Sheet placement="left top">
-        <LazyWhy why={why} />
-      </Sheet>
-    </DialogTrigger>
+    <RowButton type="button" aria-haspopup="dialog" onClick={(event) => onAsk(event.currentTarget)}>
+      <Name>{name}</Name>
+      <Figures>
+        <Figure>{figure}</Figure>
+        {note && <Note> {note}</Note>}
+      </Figures>
+    </RowButton>
   );
 }
 
-/** Rendered only while open, so that nothing is explained before it is asked. */
-const LazyWhy = ({ why }: { why: () => Why }) => <WhySheet why={why()} />;
+interface WhyPopoverProps {
+  /** What was pressed; null while nothing is asked. */
+  pressed: HTMLElement | null;
+  /** Called only while open, so that nothing is explained before it is asked. */
+  why: () => Why;
+  onClose: () => void;
+}
+
+/** The one sheet on which all readings explain themselves. */
+export function WhyPopover({ pressed, why, onClose }: WhyPopoverProps) {
+  const trigger = useRef<HTMLElement | null>(null);
+  useLayoutEffect(() => {
+    trigger.current = pressed;
+  }, [pressed]);
+  if (!pressed) return null;
+  return (
+    <Sheet
+      triggerRef={trigger}
+      isOpen
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      placement="left top"
+    >
+      <WhySheet why={why()} />
+    </Sheet>
+  );
+}
