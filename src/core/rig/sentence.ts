@@ -49,7 +49,7 @@ export function verdictSentence(
       return `A hard edge cuts the corners${whileMoving}; that cannot be lifted.`;
     }
     case 'Shaded':
-      return `The darkest corner is ${stops(worst ?? 0)} down${whileMoving}, soft enough to lift; you asked for ${stops(limitStops)}.`;
+      return `The darkest corner is ${stops(worst ?? 0)} down${whileMoving}, soft enough to lift; you accept ${stops(limitStops)}.`;
     case 'Clear':
       return `Covered: the darkest corner is ${stops(worst ?? 0)} down${whileMoving}.`;
   }

@@ -185,6 +185,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   const files = useFiles(workspace, setNotice);
   const rigs = useRigActions(workspace, bench.record, bench.actions, setNotice);
   const [, turnTheme] = useTheme();
+  const closeNotice = useCallback(() => setNotice(null), []);
   const help = useCallback(() => setHelping(true), []);
   const { record, actions } = bench;
 
@@ -238,7 +239,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
         />
       )}
       {helping && <HelpDialog onClose={() => setHelping(false)} />}
-      <Notice notice={notice} onClose={() => setNotice(null)} />
+      <Notice notice={notice} onClose={closeNotice} />
       <RibbonPatterns />
     </>
   );

@@ -1,5 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
+import { useEffect } from 'react';
 import styled from 'styled-components';
 import { IconButton } from './Buttons';
 
@@ -11,7 +12,7 @@ export interface NoticeText {
 const Strip = styled.div<{ $trouble: boolean }>`
   position: fixed;
   left: 50%;
-  bottom: 16px;
+  top: 54px;
   transform: translateX(-50%);
   z-index: 40;
   display: flex;
@@ -37,8 +38,16 @@ interface NoticeProps {
   onClose: () => void;
 }
 
-/** A sentence about what just happened; it stays until it is read. */
+/** How long good news stays, ms; troubles stay until they are closed. */
+const SAID_MS = 8000;
+
+/** A sentence about what just happened. */
 export function Notice({ notice, onClose }: NoticeProps) {
+  useEffect(() => {
+    if (notice?.kind !== 'said') return undefined;
+    const timer = setTimeout(onClose, SAID_MS);
+    return () => clearTimeout(timer);
+  }, [notice, onClose]);
   return (
     <div role={notice?.kind === 'trouble' ? 'alert' : 'status'}>
       {notice && (

@@ -61,6 +61,7 @@ function PieceBox({ piece, y }: Placing & { piece: Piece }) {
   const height = Math.abs(y(piece.toMm) - y(piece.fromMm));
   const middle = top + height / 2;
   const roomy = height >= (piece.kind === 'glass' ? 56 : 32);
+  const roomForGlass = height >= 30;
   return (
     <g>
       <rect
@@ -69,11 +70,12 @@ function PieceBox({ piece, y }: Placing & { piece: Piece }) {
         width={half * 2}
         height={Math.max(2, height)}
         rx="2"
-        fill="none"
+        fill={piece.kind === 'glass' && !roomForGlass ? 'var(--amber)' : 'none'}
+        fillOpacity="0.16"
         stroke={piece.kind === 'glass' ? 'var(--amber)' : 'var(--muted)'}
         strokeWidth="1"
       />
-      {piece.kind === 'glass' && height >= 6 && (
+      {piece.kind === 'glass' && roomForGlass && (
         <ellipse
           cx={MIDDLE}
           cy={top + Math.max(4, height - 7)}
