@@ -1,0 +1,120 @@
+/** Depth of field, thin lens; distances from the lens in m, circles of confusion in mm. */
+import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
+
+/** Rules for the circle of confusion. Sources and their differences: docs/optics.md, "Depth of field". */
+export type CircleRule =
+  'diagonal/1500' | 'diagonal/1440' | 'diagonal/1730' | 'diagonal/1000' | '0.03 by crop';
+export const CIRCLE_RULES: readonly CircleRule[] = [
+  'diagonal/1500',
+  'diagonal/1440',
+  'diagonal/1730',
+  'diagonal/1000',
+  '0.03 by crop',
+];
+
+/** Circle of confusion of a frame, mm; the default rule is a 1500th of its diagonal. */
+export function circleOfConfusionMm(frame: FrameSize, rule: CircleRule = 'diagonal/1500'): number {
+  const diagonal = diagonalMm(frame);
+  if (rule === '0.03 by crop') return (0.03 * diagonal) / diagonalMm(FULL_FRAME);
+  return diagonal / Number(rule.slice('diagonal/'.length));
+}
+
+/** Hyperfocal distance, m: f²/(N c) + f. */
+export const hyperfocalM = (focalMm: number, fNumber: number, circleMm: number): number =>
+  (focalMm ** 2 / (fNumber * circleMm) + focalMm) / 1000;
+
+export interface DepthOfField {
+  nearM: number;
+  /** Null: infinity. */
+  farM: number | null;
+  /** Null: endless. */
+  depthM: number | null;
+}
+
+/**
+ * Near and far limits when focused at `focusM` (null: infinity): u f²/(f² ± N c (u - f)). Focus nearer than
+ * the focal length has no picture; it is taken at a hundredth above it.
+ */
+export function depthOfField(
+  focalMm: number,
+  fNumber: number,
+  circleMm: number,
+  focusM: number | null,
+): DepthOfField {
+  const f2 = focalMm ** 2;
+  if (focusM === null) {
+    return { nearM: f2 / (fNumber * circleMm) / 1000, farM: null, depthM: null };
+  }
+  const u = Math.max(focusM * 1000, focalMm * 1.01);
+  const spread = fNumber * circleMm * (u - focalMm);
+  const nearM = (u * f2) / (f2 + spread) / 1000;
+  const farM = f2 - spread > 0 ? (u * f2) / (f2 - spread) / 1000 : null;
+  return { nearM, farM, depthM: farM === null ? null : farM - nearM };
+}
+
+export interface DepthBasis {
+  /** What is compared, in words. */
+  basis: 'same place' | 'same framing' | 'larger format';
+  /** Where the camera focuses, m. */
+  focusM: number;
+  withPart: DepthOfField;
+  bareLens: DepthOfField;
+  /** Depth with the part over depth without; null where either is endless. */
+  ratio: number | null;
+}
+
+/**
+ * Depth of field with a converter of factor `m` against the bare lens, on the three bases people talk past
+ * each other on:
+ * same place: the wider picture enlarged until the subject is as large as before;
+ * same framing: moved until the subject is framed as before, m times as far away;
+ * larger format: against the bare lens on a format 1/m as large, same place and view.
+ */
+export function depthOnThreeBases(
+  focalMm: number,
+  fNumber: number,
+  m: number,
+  circleMm: number,
+  focusM: number,
+): DepthBasis[] {
+  const basis = (
+    name: DepthBasis['basis'],
+    u: number,
+    withPart: DepthOfField,
+    bareLens: DepthOfField,
+  ): DepthBasis => ({
+    basis: name,
+    focusM: u,
+    withPart,
+    bareLens,
+    ratio:
+      withPart.depthM === null || bareLens.depthM === null
+        ? null
+        : withPart.depthM / bareLens.depthM,
+  });
+  const [f, n] = [focalMm * m, fNumber * m];
+  const bare = depthOfField(focalMm, fNumber, circleMm, focusM);
+  return [
+    basis('same place', focusM, depthOfField(f, n, circleMm * m, focusM), bare),
+    basis('same framing', focusM * m, depthOfField(f, n, circleMm, focusM * m), bare),
+    basis(
+      'larger format',
+      focusM,
+      depthOfField(f, n, circleMm, focusM),
+      depthOfField(focalMm, fNumber, circleMm / m, focusM),
+    ),
+  ];
+}
+
+/**
+ * Distance, m, at which a lens of `focalMm` on a frame of crop factor `crop` frames a subject as another
+ * does from `otherM`: f·C/(u - f) is kept.
+ */
+export function matchingDistanceM(
+  focalMm: number,
+  crop: number,
+  other: { focalMm: number; crop: number; focusM: number },
+): number {
+  const size = (other.focalMm * other.crop) / (other.focusM * 1000 - other.focalMm);
+  return ((focalMm * crop) / size + focalMm) / 1000;
+}
