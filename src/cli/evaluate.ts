@@ -53,7 +53,7 @@ function rows(report: Report): (readonly [string, string])[] {
       '36×24 equivalent',
       `${equal.focalMm.toFixed(1)} mm f/${equal.fNumber.toFixed(1)} (${equal.basis})`,
     ],
-    ...report.joints.map((j) => ['does not join', j.sentence] as const),
+    ...report.fit.joints.map((j) => ['does not join', j.sentence] as const),
   ];
 }
 

@@ -6,7 +6,8 @@ import { naturalFalloff } from '@/core/halo/rims';
 import { printsAs } from '@/core/optics/apertures';
 import { customaryStops, glassLossStops, lightStopsOfFactor, tStop } from '@/core/optics/stops';
 import { anglesOfView } from '@/core/optics/view';
-import { thinConverter, trainLight } from '@/core/rig/train';
+import { converterOfShift } from '@/core/optics/converter';
+import { trainLight } from '@/core/rig/train';
 
 describe('teleconverters (common practice, no source)', () => {
   const { lens, parts } = demoRig('waders-at-dawn');
@@ -56,7 +57,7 @@ describe('thin-lens table of converters (computed independently)', () => {
   ])(
     '%fx of %f mm stands %f mm before the image and forms the new one %f mm behind',
     (m, F, a, b, shift) => {
-      const thin = thinConverter(m, shift)!;
+      const thin = converterOfShift(m, shift)!;
       expect(thin.focalMm).toBeCloseTo(F, 2);
       expect(thin.frontMm).toBeCloseTo(a, 3);
       expect(thin.backMm).toBeCloseTo(b, 3);
@@ -71,6 +72,7 @@ describe('crops (common practice, no source)', () => {
       aspect: null,
       digitalZoom: 1.5,
       cropId: null,
+      postScale: 1,
       squeeze: 1,
     });
     expect(frame.megapixels).toBeCloseTo(10.67, 2);

@@ -57,7 +57,17 @@ const video = (
   digitalZooms,
 });
 
-const base = { maker: 'Tolvane', stabiliserFocalsMm: [], note: '' };
+const base = {
+  maker: 'Tolvane',
+  stabiliserStops: null,
+  autofocusPoints: [],
+  stabiliserFocalsMm: [],
+  coverGlass: { thicknessMm: 2, index: 1.52 },
+  note: '',
+};
+
+const points = (...steps: readonly (readonly [upToFNumber: number, points: number])[]) =>
+  steps.map(([upToFNumber, count]) => ({ upToFNumber, points: count }));
 
 export const bodies: Body[] = [
   {
@@ -78,7 +88,9 @@ export const bodies: Body[] = [
       ),
     ],
     sensorTravel: { shape: 'disc', xMm: 1.6, yMm: 0 },
+    stabiliserStops: 5,
     autofocusLimitFNumber: 11,
+    autofocusPoints: points([4, 525], [5.6, 341], [8, 105], [11, 9]),
     stabiliserFocalsMm: [
       8, 10, 12, 15, 18, 21, 24, 28, 35, 50, 70, 85, 105, 135, 200, 300, 400, 500, 600, 800, 1000,
     ],
@@ -95,7 +107,9 @@ export const bodies: Body[] = [
       video('8k', '8K full width, 24 fps', [35.2, 19.8, 9354, 5262], 7680, 24),
     ],
     sensorTravel: { shape: 'box', xMm: 1.4, yMm: 1.1 },
+    stabiliserStops: 5.5,
     autofocusLimitFNumber: 8,
+    autofocusPoints: points([5.6, 567], [8, 67]),
     stabiliserFocalsMm: [],
     clearDepthMm: 12,
   },
@@ -126,7 +140,9 @@ export const bodies: Body[] = [
       video('hfr', '4K centre, 100 fps', [14.69, 8.26, 3840, 2160], 3840, 100, [], [1]),
     ],
     sensorTravel: { shape: 'disc', xMm: 1.2, yMm: 0 },
+    stabiliserStops: 4,
     autofocusLimitFNumber: 11,
+    autofocusPoints: points([5.6, 425], [11, 45]),
     stabiliserFocalsMm: [8, 10, 12, 14, 16, 18, 20, 24, 28, 35, 50, 75, 100, 135, 200],
     clearDepthMm: 11,
   },
@@ -141,8 +157,11 @@ export const bodies: Body[] = [
       video('4k-centre', '4K centre, 120 fps', [12.78, 7.19, 3840, 2160], 3840, 120, [], [1]),
     ],
     sensorTravel: { shape: 'disc', xMm: 2, yMm: 0 },
+    stabiliserStops: 6,
     autofocusLimitFNumber: 8,
+    autofocusPoints: points([5.6, 121], [8, 25]),
     clearDepthMm: 9,
+    coverGlass: { thicknessMm: 4, index: 1.52 },
   },
   {
     ...base,

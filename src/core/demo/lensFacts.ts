@@ -71,6 +71,10 @@ export const manual = {
   definitionRadiusMm: null,
   electronics: NO_ELECTRONICS,
   rearProtrusionMm: null,
+  resolutionLpMm: null,
+  resolutionClass: 'good prime',
+  radioactive: false,
+  price: null,
   note: '',
 } satisfies Partial<Lens>;
 

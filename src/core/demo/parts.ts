@@ -1,7 +1,7 @@
 import { NO_ELECTRONICS, type Electronics } from '../kit/common';
 import type { OwnRim, Part } from '../kit/part';
 
-const base = { maker: 'Ninefold', note: '' };
+const base = { maker: 'Ninefold', plate: null, helicoidMm: 0, shiftMm: 0, note: '' };
 const CONTACTS: Electronics = { focus: true, aperture: true, metadata: true, stabiliser: false };
 
 const rim = (edgeRadiusMm: number, softnessMm: number, fNumber: number): OwnRim => ({
@@ -148,5 +148,41 @@ export const parts: Part[] = [
     designFormat: { widthMm: 36.7, heightMm: 25.5 },
     electronics: NO_ELECTRONICS,
     massG: 610,
+  },
+  {
+    ...plain('h44-18', 'slr-44', 'ml-18', 'helicoid 44.00 to 18.00', 26, 190),
+    kind: 'helicoid',
+    helicoidMm: 12,
+  },
+  {
+    ...plain('e20', 'slr-44', 'slr-44', 'extension 20 mm', 20, 90, CONTACTS),
+    kind: 'extension tube',
+  },
+  {
+    ...plain('s63-26', 'mf-63.3', 'ml-26.7', 'shift ±12, 63.30 to 26.70', 36.6, 420),
+    kind: 'shift adapter',
+    shiftMm: 12,
+  },
+  {
+    ...plain('d44-18', 'slr-44', 'ml-18', 'plain with drop-in filter', 26.68, 160, CONTACTS),
+    kind: 'drop-in glass',
+    plate: { thicknessMm: 2, index: 1.52 },
+  },
+  {
+    ...base,
+    id: 'f07',
+    name: 'wide front converter ×0.7',
+    kind: 'front converter',
+    frontMountId: 'slr-44',
+    rearMountId: 'slr-44',
+    factor: 0.7,
+    thicknessMm: 0,
+    transmission: 0.92,
+    fastestFNumber: null,
+    clearDepthMm: null,
+    ownRim: rim(20.5, 2.4, 4),
+    designFormat: { widthMm: 23.5, heightMm: 15.6 },
+    electronics: { focus: true, aperture: true, metadata: true, stabiliser: true },
+    massG: 330,
   },
 ];

@@ -1,5 +1,17 @@
 import type { RigRecord, RigSettings } from '../kit/rigRecord';
 
+/** Settings at rest. */
+const REST = {
+  aspect: null,
+  digitalZoom: 1,
+  cropId: null,
+  stabiliser: false,
+  postScale: 1,
+  shiftXMm: 0,
+  shiftYMm: 0,
+  helicoidMm: 0,
+} satisfies Partial<RigSettings>;
+
 const rig = (
   id: string,
   name: string,
@@ -15,7 +27,7 @@ const rig = (
     modeId,
     lensId,
     partIds,
-    settings: { aspect: null, digitalZoom: 1, cropId: null, stabiliser: false, ...settings },
+    settings: { ...REST, ...settings },
     note,
   };
 };
@@ -85,6 +97,19 @@ export const rigs: RigRecord[] = [
     focalMm: 25,
     fNumber: 2,
     focusM: 1.5,
+  }),
+  rig(
+    'sluice-shift',
+    'Sluice gates, shifted',
+    ['g50', 'stills', 'w45m', 's63-26'],
+    { focalMm: 45, fNumber: 8, focusM: 20, shiftYMm: -8 },
+    'Verticals kept upright by shifting instead of tilting.',
+  ),
+  rig('oak-grain', 'Oak grain, extended', ['h24', 'stills', 'w50', 'h44-18'], {
+    focalMm: 50,
+    fNumber: 8,
+    focusM: 0.45,
+    helicoidMm: 10,
   }),
   rig('archive-table', 'Archive table', ['h61', 'stills', 'w35r', 'p39-18'], {
     focalMm: 35,

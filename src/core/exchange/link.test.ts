@@ -16,7 +16,10 @@ describe('deep link', () => {
           const back = readRigQuery(rigQuery(rigId, settings));
           expect(back?.rigId).toBe(rigId);
           const { focalMm, fNumber, focusM, aspect, digitalZoom, ...rest } = back?.settings ?? {};
-          expect(rest).toEqual({ cropId: settings.cropId, stabiliser: settings.stabiliser });
+          expect(rest).toMatchObject({ cropId: settings.cropId, stabiliser: settings.stabiliser });
+          for (const key of ['shiftXMm', 'shiftYMm', 'helicoidMm'] as const) {
+            expect(rest[key]).toBeCloseTo(settings[key], 4);
+          }
           const close = (a: number | null | undefined, b: number | null) =>
             b === null ? expect(a).toBeNull() : expect((a ?? NaN) / b).toBeCloseTo(1, 6);
           close(focalMm, settings.focalMm);
@@ -30,7 +33,7 @@ describe('deep link', () => {
   });
 
   it('leaves out what a setting cannot be', () => {
-    expect(readRigQuery('rig=a&focal=0&aperture=NaN&focus=&zoom=99&deliver=1e9')).toEqual({
+    expect(readRigQuery('rig=a&aperture=NaN&focus=&zoom=99&deliver=1e9&down=900')).toEqual({
       rigId: 'a',
       settings: {},
     });

@@ -14,6 +14,10 @@ const NAMES = {
   digitalZoom: 'zoom',
   cropId: 'crop',
   stabiliser: 'stabiliser',
+  postScale: 'post',
+  shiftXMm: 'right',
+  shiftYMm: 'down',
+  helicoidMm: 'helicoid',
 } as const satisfies Record<keyof RigSettings, string>;
 
 /** Whole read-out, no crop and infinity have words in an address. */
@@ -33,6 +37,10 @@ export function rigQuery(rigId: string, settings: RigSettings): string {
   query.set(NAMES.digitalZoom, figure(settings.digitalZoom));
   query.set(NAMES.cropId, settings.cropId ?? NONE);
   query.set(NAMES.stabiliser, settings.stabiliser ? 'on' : 'off');
+  if (settings.postScale !== 1) query.set(NAMES.postScale, figure(settings.postScale));
+  for (const key of ['shiftXMm', 'shiftYMm', 'helicoidMm'] as const) {
+    if (settings[key] !== 0) query.set(NAMES[key], figure(settings[key]));
+  }
   return query.toString();
 }
 
@@ -57,6 +65,8 @@ export function readRigQuery(query: string): RigLink | null {
   const q = new URLSearchParams(query);
   const rigId = q.get('rig');
   if (!rigId || rigId.length > 80) return null;
+  // A link that says how the lens is set leaves shift and helicoid out where they are at rest.
+  const rest = q.has(NAMES.focalMm) ? '0' : null;
   const crop = q.get(NAMES.cropId);
   const stabiliser = q.get(NAMES.stabiliser);
   const found: { [K in keyof RigSettings]: RigSettings[K] | undefined } = {
@@ -67,6 +77,10 @@ export function readRigQuery(query: string): RigLink | null {
     digitalZoom: within(q.get(NAMES.digitalZoom), 1, 8),
     cropId: crop === null || crop.length > 80 ? undefined : crop === NONE ? null : crop,
     stabiliser: stabiliser === null ? undefined : stabiliser === 'on',
+    postScale: within(q.get(NAMES.postScale) ?? (rest === null ? null : '1'), 1, 8),
+    shiftXMm: within(q.get(NAMES.shiftXMm) ?? rest, -40, 40),
+    shiftYMm: within(q.get(NAMES.shiftYMm) ?? rest, -40, 40),
+    helicoidMm: within(q.get(NAMES.helicoidMm) ?? rest, 0, 200),
   };
   const settings = Object.fromEntries(
     Object.entries(found).filter(([, value]) => value !== undefined),

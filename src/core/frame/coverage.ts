@@ -56,6 +56,17 @@ export function judge(halo: Halo, frame: FrameSize, travel: Travel, limitStops: 
   return { kind, worstCornerStops, worstCornerTransmission: transmission };
 }
 
+/** Whether the verdict is Clear; quicker than the verdict where it is not. */
+export function isClearAt(
+  halo: Halo,
+  frame: FrameSize,
+  travel: Travel,
+  limitStops: number,
+): boolean {
+  const { transmission, light } = lightAt(halo, worstCornerRadius(frame, halo.centre, travel));
+  return transmission >= HARD_TRANSMISSION && light >= 2 ** -limitStops;
+}
+
 /** Darkness at each corner, stops; null where no light comes. */
 export type CornerStops = [
   tl: number | null,
@@ -110,10 +121,13 @@ export interface Coverage {
 export function coverage(halo: Halo, frame: FrameSize, travel: Travel): Coverage {
   const [tl, tr, br, bl] = cornerRadii(frame, halo.centre);
   const stops = (r: number) => darknessStops(lightAt(halo, r).light);
+  const first = stops(tl);
+  // About a centred halo all corners are alike, and asked once.
+  const stopsAt = (r: number) => (r === tl ? first : stops(r));
   const radiiMm = haloRadii(halo);
   const worst = worstCornerRadius(frame, halo.centre, travel);
   return {
-    cornerStops: [stops(tl), stops(tr), stops(br), stops(bl)],
+    cornerStops: [first, stopsAt(tr), stopsAt(br), stopsAt(bl)],
     radiiMm,
     marginMm: {
       clear: radiiMm.clear - worst,

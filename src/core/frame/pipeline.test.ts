@@ -3,7 +3,7 @@ import { bodyExample } from '../kit/body';
 import { deliveredFrame, fitAspect, linearCropOf } from './pipeline';
 
 const mode = bodyExample.modes[0]!;
-const whole = { aspect: null, digitalZoom: 1, cropId: null, squeeze: 1 };
+const whole = { aspect: null, digitalZoom: 1, cropId: null, postScale: 1, squeeze: 1 };
 
 describe('frame pipeline', () => {
   it('delivers the whole read-out where nothing is asked', () => {

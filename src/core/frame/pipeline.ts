@@ -7,7 +7,7 @@ export interface DeliveredFrame extends FrameSize {
   widthPx: number;
   heightPx: number;
   megapixels: number;
-  /** Linear crop by stabilisation and digital zoom together, >= 1. */
+  /** Linear crop by stabilisation, digital zoom and scale-up in post together, >= 1. */
   linearCrop: number;
   /** Pixels used across for each pixel recorded across; null where the mode records what it reads. */
   oversampling: number | null;
@@ -30,6 +30,8 @@ export interface CropChoice {
   aspect: number | null;
   digitalZoom: number;
   cropId: string | null;
+  /** Scale-up in post, >= 1. */
+  postScale: number;
   /** Anamorphic squeeze of the lens; the frame on the sensor is narrower by it. */
   squeeze: number;
 }
@@ -42,13 +44,14 @@ export function linearCropOf(mode: Mode, cropId: string | null, digitalZoom: num
 }
 
 /**
- * Read-out area -> stabilisation crop -> digital zoom -> delivery aspect, fitted inside. A delivered
- * aspect A means A/squeeze on the sensor.
+ * Read-out area -> stabilisation crop -> digital zoom -> delivery aspect, fitted inside -> scale-up in
+ * post. A delivered aspect A means A/squeeze on the sensor.
  */
 export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
   const linearCrop = linearCropOf(mode, choice.cropId, choice.digitalZoom);
+  const crop = linearCrop * choice.postScale;
   const { widthMm, heightMm } = fitAspect(
-    { widthMm: mode.widthMm / linearCrop, heightMm: mode.heightMm / linearCrop },
+    { widthMm: mode.widthMm / crop, heightMm: mode.heightMm / crop },
     choice.aspect === null ? null : choice.aspect / choice.squeeze,
   );
   const widthPx = (mode.widthPx * widthMm) / mode.widthMm;
@@ -59,7 +62,7 @@ export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
     widthPx,
     heightPx,
     megapixels: (widthPx * heightPx) / 1e6,
-    linearCrop,
+    linearCrop: crop,
     oversampling: mode.recordedWidthPx === null ? null : widthPx / mode.recordedWidthPx,
   };
 }

@@ -14,6 +14,8 @@ export interface Setting {
   focalMm: number;
   fNumber: number;
   focusM: number | null;
+  /** How far tubes and helicoids carry the whole lens out, mm; 0 where left out. */
+  extensionMm?: number;
 }
 
 export interface HaloEvidence {
@@ -63,11 +65,16 @@ const better = (a: HaloSample, b: HaloSample): number =>
   b.evidence.date.localeCompare(a.evidence.date) ||
   b.evidence.frames - a.evidence.frames;
 
+/** Focal lengths this near, as a share, count as the same mark on the ring. */
+const SAME_FOCAL = 1e-3;
+
 /** One sample a focal length: the best evidence, then the newest. */
 function bestSamples(samples: readonly HaloSample[]): HaloSample[] {
   const byFocal = new Map<number, HaloSample>();
   for (const sample of [...samples].sort(better)) {
-    if (!byFocal.has(sample.focalMm)) byFocal.set(sample.focalMm, sample);
+    const mark = Math.round(Math.log(sample.focalMm) / SAME_FOCAL);
+    const taken = byFocal.has(mark) || byFocal.has(mark - 1) || byFocal.has(mark + 1);
+    if (!taken) byFocal.set(mark, sample);
   }
   return [...byFocal.values()].sort((a, b) => a.focalMm - b.focalMm);
 }
@@ -120,11 +127,18 @@ function curvesOf(lens: Lens): Curves | null {
 export const lensMagnification = (lens: Lens, focalMm: number, focusM: number | null): number =>
   focusMagnification(focalMm, focusM, lens.maxMagnification ?? 1);
 
-/** Growth of the edge radius with focus: 1 + m/P where the whole lens moves, 1 where groups move inside. */
-export function focusScale(lens: Lens, focalMm: number, focusM: number | null): number {
-  if (lens.focusing === 'internal') return 1;
-  const m = lensMagnification(lens, focalMm, focusM);
-  return 1 + m / (lens.pupilMagnification ?? 1);
+/**
+ * Growth of the edge radius with focus: 1 + m/P where the whole lens moves; where groups move inside only
+ * an extension counts.
+ */
+export function focusScale(
+  lens: Lens,
+  focalMm: number,
+  focusM: number | null,
+  extensionMm = 0,
+): number {
+  const own = lens.focusing === 'internal' ? 0 : lensMagnification(lens, focalMm, focusM);
+  return 1 + (own + extensionMm / focalMm) / (lens.pupilMagnification ?? 1);
 }
 
 function nearestSamples(curves: Curves, logFocal: number): HaloSample[] {
@@ -213,10 +227,10 @@ function priorHalo(
 
 /** Halo of the bare lens on its own image plane, without the evidence behind it. Fast. */
 export function predictHalo(lens: Lens, setting: Setting): Halo {
-  const { focalMm, fNumber, focusM } = setting;
+  const { focalMm, fNumber, focusM, extensionMm = 0 } = setting;
   const curves = curvesOf(lens);
-  const scale = focusScale(lens, focalMm, focusM);
-  const m = lensMagnification(lens, focalMm, focusM);
+  const scale = focusScale(lens, focalMm, focusM, extensionMm);
+  const m = lensMagnification(lens, focalMm, focusM) + extensionMm / focalMm;
   const coneTangent = 1 / (2 * fNumber * (1 + m / (lens.pupilMagnification ?? 1)));
   if (!curves) return priorHalo(lens, focalMm, fNumber, scale, coneTangent);
   const x = Math.log(focalMm);

@@ -88,11 +88,19 @@ export const transmissionRadius = (halo: Halo, level: number): number =>
 export const stopRadius = (halo: Halo, stops: number): number =>
   radiusWhere((r) => lightAt(halo, r).light, 2 ** -stops, 0, blackoutRadiusMm(halo.rims));
 
-/** All named radii of a halo, mm, each >= 0. */
-export const haloRadii = (halo: Halo): HaloRadii => ({
-  clear: transmissionRadius(halo, CLEAR_TRANSMISSION),
-  half: transmissionRadius(halo, HALF_TRANSMISSION),
-  black: transmissionRadius(halo, BLACK_TRANSMISSION),
-  minus1: stopRadius(halo, 1),
-  minus2: stopRadius(halo, 2),
-});
+/** All named radii of a halo, mm, each >= 0. Each search starts where the last one ended. */
+export function haloRadii(halo: Halo): HaloRadii {
+  const through = (r: number) => transmissionAt(halo.rims, r);
+  const light = (r: number) => lightAt(halo, r).light;
+  const open = openRadiusMm(halo.rims);
+  const end = blackoutRadiusMm(halo.rims);
+  const half = radiusWhere(through, HALF_TRANSMISSION, open, end);
+  const minus1 = radiusWhere(light, 0.5, 0, end);
+  return {
+    clear: radiusWhere(through, CLEAR_TRANSMISSION, open, half),
+    half,
+    black: radiusWhere(through, BLACK_TRANSMISSION, half, end),
+    minus1,
+    minus2: radiusWhere(light, 0.25, minus1, end),
+  };
+}

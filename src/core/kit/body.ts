@@ -1,5 +1,5 @@
 /** A camera body with its recording modes. */
-import { ID, MAKER, NAME, NOTE } from './common';
+import { F_NUMBER, ID, MAKER, NAME, NOTE, plateSchema, type Plate } from './common';
 import { integer, listOf, number, oneOf, record, unknownOr } from './schema';
 
 /** A stabilisation crop the body can add to a mode. Both figures are kept; the measured one wins. */
@@ -41,6 +41,12 @@ export interface SensorTravel {
   yMm: number;
 }
 
+/** How many focus points work up to an open f-number. */
+export interface AutofocusPoints {
+  upToFNumber: number;
+  points: number;
+}
+
 export interface Body {
   id: string;
   name: string;
@@ -49,12 +55,18 @@ export interface Body {
   modes: Mode[];
   /** Null where the sensor stands still. */
   sensorTravel: SensorTravel | null;
+  /** What the sensor stabiliser is worth by hand, stops; null where not known. */
+  stabiliserStops: number | null;
   /** Slowest open f-number at which autofocus works; null where unknown. */
   autofocusLimitFNumber: number | null;
+  /** Points that still focus up to an open f-number, fastest first; empty where not known. */
+  autofocusPoints: AutofocusPoints[];
   /** Focal lengths the stabiliser menu offers, mm; empty where it takes any. */
   stabiliserFocalsMm: number[];
   /** Free depth behind the flange for rear glass, mm; null where unknown. */
   clearDepthMm: number | null;
+  /** Cover glass before the sensor; null where not known. */
+  coverGlass: Plate | null;
   note: string;
 }
 
@@ -92,6 +104,12 @@ const travelSchema = record<SensorTravel>(
   ['xMm'],
 );
 
+const pointsSchema = record<AutofocusPoints>(
+  'autofocus points',
+  { upToFNumber: F_NUMBER, points: integer(0, 100_000) },
+  ['upToFNumber', 'points'],
+);
+
 export const bodySchema = record<Body>(
   'body',
   {
@@ -102,8 +120,11 @@ export const bodySchema = record<Body>(
     modes: listOf(modeSchema, 60, { minItems: 1 }),
     sensorTravel: unknownOr(travelSchema),
     autofocusLimitFNumber: unknownOr(number(0.5, 128)),
+    stabiliserStops: unknownOr(number(0, 12)),
+    autofocusPoints: listOf(pointsSchema, 20, { default: [] }),
     stabiliserFocalsMm: listOf(number(1, 5000), 200, { default: [] }),
     clearDepthMm: unknownOr(number(0, 200)),
+    coverGlass: unknownOr(plateSchema),
     note: NOTE,
   },
   ['id', 'name', 'mountId', 'modes'],
@@ -130,9 +151,15 @@ export const bodyExample: Body = {
     },
   ],
   sensorTravel: { shape: 'disc', xMm: 1.2, yMm: 0 },
+  stabiliserStops: 4,
   autofocusLimitFNumber: 11,
+  autofocusPoints: [
+    { upToFNumber: 5.6, points: 425 },
+    { upToFNumber: 11, points: 45 },
+  ],
   stabiliserFocalsMm: [14, 18, 24, 35, 50],
   clearDepthMm: 12,
+  coverGlass: { thicknessMm: 2, index: 1.52 },
   note: '',
 };
 

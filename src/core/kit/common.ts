@@ -43,3 +43,16 @@ export const electronicsSchema = record<Electronics>(
   [],
   { default: {} },
 );
+
+/** A plane piece of glass in the light path. */
+export interface Plate {
+  thicknessMm: number;
+  /** Refractive index; 1.52 for common glass. */
+  index: number;
+}
+
+export const plateSchema = record<Plate>(
+  'plane glass',
+  { thicknessMm: number(0, 100), index: number(1, 3, { default: 1.52 }) },
+  ['thicknessMm'],
+);

@@ -1,4 +1,5 @@
 /** How dark a corner is acceptable, and on which basis equivalents are counted. */
+import { CIRCLE_RULES, type CircleRule } from '../optics/depth';
 import { CROP_BASES, type CropBasis } from '../optics/crop';
 import { number, oneOf, record } from './schema';
 
@@ -12,6 +13,8 @@ export interface Judgement {
   gradeStops: number;
   lookStops: number;
   basis: CropBasis;
+  /** Rule for the circle of confusion. */
+  circle: CircleRule;
 }
 
 export const DEFAULT_JUDGEMENT: Judgement = {
@@ -20,6 +23,7 @@ export const DEFAULT_JUDGEMENT: Judgement = {
   gradeStops: 2,
   lookStops: 3,
   basis: 'diagonal',
+  circle: 'diagonal/1500',
 };
 
 export const judgementSchema = record<Judgement>(
@@ -30,6 +34,7 @@ export const judgementSchema = record<Judgement>(
     gradeStops: number(0.1, 6, { default: DEFAULT_JUDGEMENT.gradeStops }),
     lookStops: number(0.1, 6, { default: DEFAULT_JUDGEMENT.lookStops }),
     basis: oneOf(CROP_BASES, { default: DEFAULT_JUDGEMENT.basis }),
+    circle: oneOf(CIRCLE_RULES, { default: DEFAULT_JUDGEMENT.circle }),
   },
   [],
 );

@@ -1,4 +1,5 @@
 /** A lens and what is known of its halo. */
+import { RESOLUTION_CLASSES } from '../optics/detail';
 import type { FrameSize } from '../optics/formats';
 import {
   electronicsSchema,
@@ -13,7 +14,10 @@ import {
   type Electronics,
 } from './common';
 import { haloSampleExample, haloSampleSchema, type HaloSample } from './haloSample';
-import { listOf, number, oneOf, record, unknownOr } from './schema';
+import { flag, listOf, number, oneOf, record, unknownOr } from './schema';
+
+export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
+const RESOLUTION_CLASS_NAMES = Object.keys(RESOLUTION_CLASSES) as ResolutionClass[];
 
 export interface Lens {
   id: string;
@@ -52,6 +56,14 @@ export interface Lens {
   /** Length in front of the flange, mm; null where unknown. */
   lengthMm: number | null;
   massG: number | null;
+  /** Resolution in the middle at half contrast, lp/mm; null where its class must do. */
+  resolutionLpMm: number | null;
+  /** Class of resolution, for where no figure is known. */
+  resolutionClass: ResolutionClass;
+  /** Old glass of this one is mildly radioactive. */
+  radioactive: boolean;
+  /** Price in the user's own currency; null where not known. */
+  price: number | null;
   halo: HaloSample[];
   note: string;
 }
@@ -81,6 +93,10 @@ export const lensSchema = record<Lens>(
     rearProtrusionMm: unknownOr(number(0, 200)),
     lengthMm: unknownOr(number(1, 2000)),
     massG: unknownOr(number(1, 100_000)),
+    resolutionLpMm: unknownOr(number(1, 1000)),
+    resolutionClass: oneOf(RESOLUTION_CLASS_NAMES, { default: 'good prime' }),
+    radioactive: flag(false),
+    price: unknownOr(number(0, 10_000_000)),
     halo: listOf(haloSampleSchema, 2000, { default: [] }),
     note: NOTE,
   },
@@ -139,6 +155,14 @@ export const lensExample: Lens = {
   rearProtrusionMm: 4.1,
   lengthMm: 121,
   massG: 810,
+  resolutionLpMm: null,
+  resolutionClass: 'good zoom',
+  radioactive: false,
+  price: 420,
   halo: [haloSampleExample],
   note: '',
 };
+
+/** Resolution in the middle, lp/mm: the user's figure, or what is usual for its class. */
+export const resolutionOf = (lens: Lens): number =>
+  lens.resolutionLpMm ?? RESOLUTION_CLASSES[lens.resolutionClass];

@@ -8,19 +8,38 @@ import {
   MAKER,
   NAME,
   NOTE,
+  plateSchema,
   type Electronics,
+  type Plate,
 } from './common';
 import { number, oneOf, record, unknownOr } from './schema';
 
-export type PartKind = 'plain adapter' | 'focal reducer' | 'teleconverter' | 'expander';
+export type PartKind =
+  | 'plain adapter'
+  | 'focal reducer'
+  | 'teleconverter'
+  | 'expander'
+  | 'front converter'
+  | 'extension tube'
+  | 'helicoid'
+  | 'shift adapter'
+  | 'drop-in glass';
 export const PART_KINDS: readonly PartKind[] = [
   'plain adapter',
   'focal reducer',
   'teleconverter',
   'expander',
+  'front converter',
+  'extension tube',
+  'helicoid',
+  'shift adapter',
+  'drop-in glass',
 ];
 
-/** The part's own rim, on its sensor side; softness at the stated f-number behind the part. */
+/**
+ * The part's own rim as it falls behind the part; softness at the stated f-number there. It cuts from the
+ * sensor side, that of a front converter from the scene side.
+ */
 export interface OwnRim {
   edgeRadiusMm: number;
   softnessMm: number;
@@ -36,7 +55,10 @@ export interface Part {
   frontMountId: string;
   /** Mount that goes on the body. */
   rearMountId: string;
-  /** Magnification of the picture: 1 for a plain adapter, 0.71 for such a reducer, 2 for a 2x. */
+  /**
+   * Magnification of the picture: 1 for a plain adapter, 0.71 for such a reducer, 2 for a 2x. For a front
+   * converter the factor on focal length; it leaves the f-number alone.
+   */
   factor: number;
   /** Flange to flange, mm. */
   thicknessMm: number;
@@ -47,6 +69,12 @@ export interface Part {
   /** Free depth at its front for rear-standing glass, mm; null where unknown. */
   clearDepthMm: number | null;
   ownRim: OwnRim | null;
+  /** Plane glass in it (filter, drop-in, window); null where there is none. */
+  plate: Plate | null;
+  /** How far a helicoid extends beyond its thickness, mm. */
+  helicoidMm: number;
+  /** How far it can shift the lens sideways, mm. */
+  shiftMm: number;
   designFormat: FrameSize | null;
   electronics: Electronics;
   massG: number | null;
@@ -74,6 +102,9 @@ export const partSchema = record<Part>(
     fastestFNumber: unknownOr(F_NUMBER),
     clearDepthMm: unknownOr(number(0, 200)),
     ownRim: unknownOr(ownRimSchema),
+    plate: unknownOr(plateSchema),
+    helicoidMm: number(0, 200, { default: 0 }),
+    shiftMm: number(0, 40, { default: 0 }),
     designFormat: unknownOr(frameSizeSchema),
     electronics: electronicsSchema,
     massG: unknownOr(number(1, 100_000)),
@@ -95,8 +126,17 @@ export const partExample: Part = {
   fastestFNumber: 1.2,
   clearDepthMm: 5,
   ownRim: { edgeRadiusMm: 18.6, softnessMm: 2.4, fNumber: 2 },
+  plate: null,
+  helicoidMm: 0,
+  shiftMm: 0,
   designFormat: { widthMm: 23.5, heightMm: 15.6 },
   electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
   massG: 180,
   note: '',
 };
+
+/** Whether a part stands in front of the lens. */
+export const isFront = (part: Part): boolean => part.kind === 'front converter';
+
+/** Whether a part behind the lens has glass that magnifies. */
+export const magnifies = (part: Part): boolean => !isFront(part) && part.factor !== 1;

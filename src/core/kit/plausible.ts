@@ -49,6 +49,11 @@ const FACTOR_RULE: Record<PartKind, { holds: (factor: number) => boolean; words:
   'focal reducer': { holds: (f) => f < 1, words: 'below 1' },
   teleconverter: { holds: (f) => f > 1, words: 'above 1' },
   expander: { holds: (f) => f > 1, words: 'above 1' },
+  'front converter': { holds: () => true, words: '' },
+  'extension tube': { holds: (f) => f === 1, words: 'exactly 1' },
+  helicoid: { holds: (f) => f === 1, words: 'exactly 1' },
+  'shift adapter': { holds: () => true, words: '' },
+  'drop-in glass': { holds: (f) => f === 1, words: 'exactly 1' },
 };
 
 function partProblems(part: Part, say: Say): Problem[] {

@@ -18,6 +18,13 @@ export interface RigSettings {
   cropId: string | null;
   /** Whether the sensor stabiliser is on. */
   stabiliser: boolean;
+  /** Scale-up in post, >= 1. */
+  postScale: number;
+  /** Sideways shift of the lens against the body by a shift adapter, mm; x right, y down. */
+  shiftXMm: number;
+  shiftYMm: number;
+  /** How far a helicoid in the train is run out, mm. */
+  helicoidMm: number;
 }
 
 export interface RigRecord {
@@ -42,6 +49,10 @@ export const settingsSchema = record<RigSettings>(
     digitalZoom: number(1, 8, { default: 1 }),
     cropId: unknownOr(text(80)),
     stabiliser: flag(false),
+    postScale: number(1, 8, { default: 1 }),
+    shiftXMm: number(-40, 40, { default: 0 }),
+    shiftYMm: number(-40, 40, { default: 0 }),
+    helicoidMm: number(0, 200, { default: 0 }),
   },
   ['focalMm', 'fNumber'],
 );
@@ -76,6 +87,10 @@ export const rigRecordExample: RigRecord = {
     digitalZoom: 1,
     cropId: null,
     stabiliser: true,
+    postScale: 1,
+    shiftXMm: 0,
+    shiftYMm: 0,
+    helicoidMm: 0,
   },
   note: '',
 };

@@ -78,3 +78,10 @@ export function exactOfMark(marked: number): number {
   }
   return marked;
 }
+
+/** How cameras that work in whole, half and third stops print f-number `n`. */
+export const printedNames = (n: number): Record<ApertureStep, string[]> => ({
+  full: nearestMarked(n, 'full').marks.map((m) => `f/${m}`),
+  half: nearestMarked(n, 'half').marks.map((m) => `f/${m}`),
+  third: printsAs(n),
+});

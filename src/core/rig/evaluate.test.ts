@@ -73,10 +73,10 @@ describe('report', () => {
 
   it('tells where mounts do not join', () => {
     const rig = demoRig('wheel-house-wide');
-    expect(evaluate(rig).joints).toEqual([]);
+    expect(evaluate(rig).fit.joints).toEqual([]);
     const bare = evaluate({ ...rig, parts: [] });
-    expect(bare.joints).toHaveLength(1);
-    expect(bare.joints[0]?.sentence).toBe(
+    expect(bare.fit.joints).toHaveLength(1);
+    expect(bare.fit.joints[0]?.sentence).toBe(
       'Wendmere 18–35/1.8 has SLR bayonet 44.00; Tolvane C26 takes Mirrorless bayonet 18.00.',
     );
   });
@@ -89,7 +89,7 @@ describe('the demo workspace', () => {
   });
 
   it('joins in every rig, and is as large as promised', () => {
-    for (const { id } of tideMill.rigs) expect(evaluate(demoRig(id)).joints).toEqual([]);
+    for (const { id } of tideMill.rigs) expect(evaluate(demoRig(id)).fit.joints).toEqual([]);
     expect(tideMill.bodies.length).toBeGreaterThanOrEqual(4);
     expect(tideMill.lenses.length).toBeGreaterThanOrEqual(14);
     expect(tideMill.parts.length).toBeGreaterThanOrEqual(10);

@@ -3,6 +3,7 @@ import { limitStops, type School } from '../kit/judgement';
 import {
   circleCoverage,
   coverage,
+  isClearAt,
   judge,
   type CircleCoverage,
   type Coverage,
@@ -11,16 +12,24 @@ import {
 import { NO_TRAVEL, type Travel } from '../frame/geometry';
 import { deliveredFrame, type DeliveredFrame } from '../frame/pipeline';
 import { evidenceFor, lensMagnification, predictHalo, type HaloEvidence } from '../halo/predict';
+import { nativeStanding, type NativeStanding } from '../halo/native';
 import type { Halo } from '../halo/rims';
+import { openFNumberAt } from '../kit/lens';
+import { flickerStops, shiftBudget, type ShiftBudget } from '../frame/wander';
 import { printsAs } from '../optics/apertures';
 import { CROP_BASES, equivalents, type Equivalents } from '../optics/crop';
 import type { FrameSize } from '../optics/formats';
 import { customDisagrees, isoFactor } from '../optics/stops';
 import { anglesOfView, type Angles } from '../optics/view';
-import { jointProblems, type JointProblem } from './joints';
+import { cautionsFor, type Caution } from './cautions';
+import { fitOf, type FitReport } from './fit';
+import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
+import { pictureReport, type PictureReport } from './picture';
+import { riskOf, SOFTNESS_SIGMA } from './risk';
+import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from './rig';
 import { verdictSentence } from './sentence';
-import { haloBehind, trainLight, type TrainLight } from './train';
+import { extensionMm, haloBehind, shiftRangeMm, trainLight, type TrainLight } from './train';
 
 export interface OpticsReport {
   /** What the train does to focal length, f-number and light. */
@@ -57,44 +66,91 @@ export type CoverageReport = Coverage & CircleCoverage;
 
 export interface Report {
   name: string;
-  verdict: Verdict & { school: School; limitStops: number; sentence: string };
+  verdict: Verdict & {
+    school: School;
+    limitStops: number;
+    sentence: string;
+    /** Probability of a verdict worse than the school accepts, 0..1; its evidence is the halo's. */
+    risk: number;
+  };
   coverage: CoverageReport;
   halo: HaloReport;
   frame: { readOut: FrameSize; delivered: DeliveredFrame; travel: Travel };
   optics: OpticsReport;
-  /** Where the train does not join; the figures then hold only if it were made to. */
-  joints: JointProblem[];
+  /** Whether it goes together; where mounts do not join, the figures hold only if they were made to. */
+  fit: FitReport;
+  /** Movement of the halo against the frame. */
+  wander: {
+    /** Null where a corner goes wholly black and back. */
+    flickerStops: number | null;
+    /** Until a corner passes half light, mm. */
+    shiftBudget: ShiftBudget;
+  };
+  steady: SteadyReport;
+  autofocus: AutofocusReport;
+  picture: PictureReport;
+  sharpness: SharpnessReport;
+  /** Where the worst corner stands among native lenses. */
+  native: NativeStanding;
+  cautions: Caution[];
 }
 
 /** How far the sensor may move as the rig is set. */
 export const travelOf = (rig: Rig): Travel =>
   rig.settings.stabiliser && rig.body.sensorTravel ? rig.body.sensorTravel : NO_TRAVEL;
 
-const frameOf = (rig: Rig): DeliveredFrame =>
+/** The frame a rig delivers. */
+export const frameOf = (rig: Rig): DeliveredFrame =>
   deliveredFrame(rig.mode, {
     aspect: rig.settings.aspect,
     digitalZoom: rig.settings.digitalZoom,
     cropId: rig.settings.cropId,
+    postScale: rig.settings.postScale,
     squeeze: rig.lens.squeeze,
   });
 
 interface Setup {
   light: TrainLight;
+  /** Magnification of the lens by its ring and by extension together. */
+  lensMagnification: number;
   halo: Halo;
   delivered: DeliveredFrame;
   travel: Travel;
 }
 
+/** Shift in force, held within what the adapters can do, mm. */
+function shiftOf({ parts, settings }: Rig): Halo['centre'] {
+  if (settings.shiftXMm === 0 && settings.shiftYMm === 0) return NO_SHIFT;
+  const most = shiftRangeMm(parts);
+  const held = (v: number) => Math.min(most, Math.max(-most, v));
+  return { xMm: held(settings.shiftXMm), yMm: held(settings.shiftYMm) };
+}
+
+const NO_SHIFT: Halo['centre'] = { xMm: 0, yMm: 0 };
+
+function moved(halo: Halo, by: Halo['centre']): Halo {
+  if (by.xMm === 0 && by.yMm === 0) return halo;
+  const { rims, exitPupilMm, coneTangent, centre } = halo;
+  return {
+    rims,
+    exitPupilMm,
+    coneTangent,
+    centre: { xMm: centre.xMm + by.xMm, yMm: centre.yMm + by.yMm },
+  };
+}
+
 /** What verdict and report both need: the halo on the sensor and the frame it must cover. */
-function setUp(rig: Rig): Setup {
-  const { lens, parts, settings } = rig;
-  const light = trainLight(parts, lens, settings.focalMm, settings.fNumber);
-  const lensFNumber = light.fNumber / light.factor;
+export function setUp(rig: Rig): Setup {
+  const { lens, parts, settings, mounts } = rig;
   const { focalMm, focusM } = settings;
-  const bare = predictHalo(lens, { focalMm, fNumber: lensFNumber, focusM });
+  const light = trainLight(parts, lens, focalMm, settings.fNumber);
+  const lensFNumber = light.fNumber / light.factor;
+  const extension = extensionMm(parts, mounts, settings.helicoidMm);
+  const bare = predictHalo(lens, { focalMm, fNumber: lensFNumber, focusM, extensionMm: extension });
   return {
     light,
-    halo: haloBehind(parts, bare, lensFNumber, rig.mounts),
+    lensMagnification: lensMagnification(lens, focalMm, focusM) + extension / focalMm,
+    halo: moved(haloBehind(parts, bare, lensFNumber, mounts), shiftOf(rig)),
     delivered: frameOf(rig),
     travel: travelOf(rig),
   };
@@ -106,9 +162,14 @@ export function verdictOf(rig: Rig): Verdict {
   return judge(halo, delivered, travel, limitStops(rig.judgement));
 }
 
-function opticsReport(rig: Rig, light: TrainLight, delivered: FrameSize): OpticsReport {
-  const { lens, settings, judgement } = rig;
-  const m = lensMagnification(lens, settings.focalMm, settings.focusM);
+/** Whether the verdict is Clear, for searches that ask nothing else. */
+export function isClear(rig: Rig): boolean {
+  const { halo, delivered, travel } = setUp(rig);
+  return isClearAt(halo, delivered, travel, limitStops(rig.judgement));
+}
+
+function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setup): OpticsReport {
+  const { lens, judgement } = rig;
   const iso = isoFactor(light.lightStops);
   return {
     train: light,
@@ -141,11 +202,14 @@ function evidenceBehind(rig: Rig, light: TrainLight): HaloEvidence {
  * infinite for any rig the schemas admit: what does not exist is null.
  */
 export function evaluate(rig: Rig): Report {
-  const { light, halo, delivered, travel } = setUp(rig);
+  const setup = setUp(rig);
+  const { light, halo, delivered, travel } = setup;
   const limit = limitStops(rig.judgement);
   const verdict = judge(halo, delivered, travel, limit);
   const covered = coverage(halo, delivered, travel);
   const circle = circleCoverage(delivered, halo.centre, covered.radiiMm.half, travel);
+  const fit = fitOf(rig);
+  const evidence = evidenceBehind(rig, light);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
     delivered,
@@ -160,6 +224,10 @@ export function evaluate(rig: Rig): Report {
       school: rig.judgement.school,
       limitStops: limit,
       sentence: verdictSentence(verdict, covered, frame, limit),
+      risk: riskOf(halo, delivered, travel, limit, {
+        edgeSigmaMm: evidence.edgeSigmaMm,
+        softnessSigma: SOFTNESS_SIGMA[evidence.kind],
+      }),
     },
     coverage: {
       cornerStops: covered.cornerStops,
@@ -174,10 +242,26 @@ export function evaluate(rig: Rig): Report {
       model: halo,
       definitionRadiusMm:
         rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor,
-      evidence: evidenceBehind(rig, light),
+      evidence,
     },
     frame,
-    optics: opticsReport(rig, light, delivered),
-    joints: jointProblems(rig),
+    optics: opticsReport(rig, setup),
+    fit,
+    wander: {
+      flickerStops: flickerStops(halo, delivered, travel),
+      shiftBudget: shiftBudget(delivered, halo.centre, covered.radiiMm.half, travel),
+    },
+    steady: steadyReport(rig, light, delivered, fit.carried),
+    autofocus: autofocusReport(rig, fit.carried),
+    picture: pictureReport(rig, light, delivered, halo, covered.radiiMm.half),
+    sharpness: sharpnessReport(rig, light),
+    native: nativeStanding(
+      rig.lens,
+      rig.settings.focalMm,
+      openFNumberAt(rig.lens, rig.settings.focalMm),
+      light.fNumber / light.factor,
+      verdict.worstCornerStops,
+    ),
+    cautions: cautionsFor(rig, fit),
   };
 }

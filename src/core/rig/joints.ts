@@ -1,5 +1,6 @@
 /** Whether the mounts of a rig join from lens to body. */
 import { fullName } from '../kit/body';
+import { isFront } from '../kit/part';
 import type { Rig } from './rig';
 
 export interface JointProblem {
@@ -17,7 +18,9 @@ export function jointProblems({ body, lens, parts, mounts }: Joint): JointProble
   let holder = fullName(lens);
   let mountId = lens.mountId;
   const takers = [
-    ...parts.map((p) => ({ name: fullName(p), mountId: p.frontMountId, next: p.rearMountId })),
+    ...parts
+      .filter((p) => !isFront(p))
+      .map((p) => ({ name: fullName(p), mountId: p.frontMountId, next: p.rearMountId })),
     { name: fullName(body), mountId: body.mountId, next: body.mountId },
   ];
   takers.forEach((taker, index) => {

@@ -3,7 +3,8 @@ import { lensExample } from '../kit/lens';
 import { mountExample, type Mount } from '../kit/mount';
 import { partExample, type Part } from '../kit/part';
 import type { Halo } from '../halo/rims';
-import { haloBehind, imageShiftMm, thinConverter, trainLight } from './train';
+import { converterOfFocal, converterOfShift } from '../optics/converter';
+import { extensionMm, haloBehind, imageShiftMm, shiftRangeMm, trainLight } from './train';
 
 const mounts = new Map<string, Mount>([
   ['slr-44', mountExample],
@@ -77,16 +78,81 @@ describe('thin converter', () => {
   it('has the worked example: 44.00 on 18.00, 0.71x, image moved 5 mm', () => {
     const shift = imageShiftMm({ ...partExample, thicknessMm: 21 }, mounts);
     expect(shift).toBeCloseTo(5, 9);
-    const thin = thinConverter(0.71, 5)!;
+    const thin = converterOfShift(0.71, 5)!;
     expect(thin.frontMm).toBeCloseTo(17.24, 2);
     expect(thin.backMm).toBeCloseTo(12.24, 2);
     expect(thin.focalMm).toBeCloseTo(42.21, 2);
   });
 
   it('has no answer where factor and shift contradict each other', () => {
-    expect(thinConverter(0.71, -3)).toBeNull();
-    expect(thinConverter(1, 0)).toBeNull();
+    expect(converterOfShift(0.71, -3)).toBeNull();
+    expect(converterOfShift(1, 0)).toBeNull();
     expect(imageShiftMm(partExample, new Map())).toBeNull();
+  });
+});
+
+describe('converter from its focal length', () => {
+  it('agrees with the one from its shift', () => {
+    for (const [m, F] of [
+      [0.71, 90],
+      [1.4, -100],
+      [2, -60],
+    ] as const) {
+      const of = converterOfFocal(m, F);
+      const back = converterOfShift(m, of.shiftMm)!;
+      expect(back.focalMm).toBeCloseTo(F, 9);
+      expect(back.backMm).toBeCloseTo(of.backMm, 9);
+    }
+  });
+});
+
+describe('parts that are neither plain nor converters', () => {
+  const tube: Part = {
+    ...plain,
+    kind: 'extension tube',
+    thicknessMm: 20,
+    frontMountId: 'slr-44',
+    rearMountId: 'slr-44',
+  };
+  const helicoid: Part = {
+    ...plain,
+    kind: 'helicoid',
+    thicknessMm: 26,
+    rearMountId: 'ml-18',
+    helicoidMm: 12,
+  };
+  const front: Part = {
+    ...plain,
+    kind: 'front converter',
+    factor: 0.7,
+    transmission: 0.92,
+    ownRim: { edgeRadiusMm: 15, softnessMm: 2, fNumber: 4 },
+  };
+
+  it('a tube extends by its thickness, a helicoid by what it is run out', () => {
+    expect(extensionMm([tube], mounts, 0)).toBe(20);
+    expect(extensionMm([helicoid], mounts, 8)).toBe(8);
+    expect(extensionMm([helicoid], mounts, 99)).toBe(12);
+    expect(extensionMm([plain], mounts, 8)).toBe(0);
+  });
+
+  it('an extension behind a 2x counts a quarter', () => {
+    expect(extensionMm([{ ...tele, factor: 2 }, tube], mounts, 0)).toBe(5);
+  });
+
+  it('a front converter changes the focal length, not the f-number, and cuts with a rim of its own', () => {
+    const light = trainLight([front], lensExample, 20, 4);
+    expect([light.focalMm, light.fNumber]).toEqual([14, 4]);
+    expect(light.lightStops).toBeCloseTo(Math.log2(0.92), 9);
+    expect(haloBehind([front, tele], halo, 4, mounts).rims[1]).toEqual({
+      side: 'front',
+      edgeRadiusMm: 21,
+      softnessMm: 2.8,
+    });
+  });
+
+  it('shift adds up', () => {
+    expect(shiftRangeMm([{ ...plain, shiftMm: 12 }, plain])).toBe(12);
   });
 });
 

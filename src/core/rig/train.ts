@@ -1,8 +1,9 @@
 /** The train of parts behind the lens: what it does to focal length, light and halo. */
 import type { Mount } from '../kit/mount';
-import type { Part } from '../kit/part';
+import { isFront, magnifies, type Part } from '../kit/part';
 import { transmissionOf, type Lens } from '../kit/lens';
 import type { Halo, Rim } from '../halo/rims';
+import { converterOfShift } from '../optics/converter';
 import { customaryStops, glassLossStops, lightStopsOfFactor, tStop } from '../optics/stops';
 
 export interface TrainLight {
@@ -23,10 +24,16 @@ export interface TrainLight {
   customaryStops: number | null;
 }
 
+/** Product of the factors behind the lens. */
 export const trainFactor = (parts: readonly Part[]): number =>
-  parts.reduce((product, part) => product * part.factor, 1);
+  parts.reduce((product, part) => (isFront(part) ? product : product * part.factor), 1);
 
-const isGlass = (part: Part): boolean => part.factor !== 1;
+/** Product of the factors of front converters. */
+export const frontFactor = (parts: readonly Part[]): number =>
+  parts.reduce((product, part) => (isFront(part) ? product * part.factor : product), 1);
+
+/** Whether light is lost in a part's glass. */
+const isGlass = (part: Part): boolean => part.factor !== 1 || part.plate !== null;
 
 /** Glass loss of all parts, stops (<= 0); null where one with glass does not say. */
 function partsLossStops(parts: readonly Part[]): number | null {
@@ -40,16 +47,18 @@ function partsLossStops(parts: readonly Part[]): number | null {
 
 function customaryOf(parts: readonly Part[]): number | null {
   let sum = 0;
-  for (const part of parts.filter(isGlass)) {
+  const converters = parts.filter(magnifies);
+  for (const part of converters) {
     const said = customaryStops(part.factor);
     if (said === null) return null;
     sum += said;
   }
-  return parts.some(isGlass) ? sum : null;
+  return converters.length > 0 ? sum : null;
 }
 
 /**
- * f' = M f, N' = M N, light change = -2 log2 M less glass losses, T' = N'/sqrt(all transmissions).
+ * f' = M f, N' = M N, light change = -2 log2 M less glass losses, T' = N'/sqrt(all transmissions). A front
+ * (afocal) converter multiplies the focal length alone.
  * A part's fastest output f-number holds N' back, and the light with it.
  */
 export function trainLight(
@@ -59,14 +68,16 @@ export function trainLight(
   lensFNumber: number,
 ): TrainLight {
   let fNumber = lensFNumber;
-  for (const part of parts) fNumber = Math.max(fNumber * part.factor, part.fastestFNumber ?? 0);
+  for (const part of parts) {
+    if (!isFront(part)) fNumber = Math.max(fNumber * part.factor, part.fastestFNumber ?? 0);
+  }
   const factor = trainFactor(parts);
   const heldStops = 2 * Math.log2(fNumber / (lensFNumber * factor));
   const loss = partsLossStops(parts);
   const lensTransmission = transmissionOf(lens);
   return {
     factor,
-    focalMm: focalMm * factor,
+    focalMm: focalMm * factor * frontFactor(parts),
     fNumber,
     speedHeldBack: heldStops > 1e-9,
     tStop:
@@ -77,27 +88,6 @@ export function trainLight(
     glassLossStops: loss,
     customaryStops: customaryOf(parts),
   };
-}
-
-export interface ThinConverter {
-  /** Distance of the thin converter in front of the bare image, mm. */
-  frontMm: number;
-  /** Distance of the new image behind the converter, mm. */
-  backMm: number;
-  /** Its focal length, mm; > 0 for a reducer. */
-  focalMm: number;
-}
-
-/**
- * The thin lens that does what a converter does, from its factor and from how far it moves the image
- * toward the lens, `shiftMm`: a = shift/(1 - m), b = m a, F = shift·m/(1 - m)². Null where factor and
- * shift cannot belong to one thin lens. Source: thin-lens equation.
- */
-export function thinConverter(factor: number, shiftMm: number): ThinConverter | null {
-  if (factor === 1) return null;
-  const frontMm = shiftMm / (1 - factor);
-  if (!(frontMm > 0.5) || frontMm > 500) return null;
-  return { frontMm, backMm: factor * frontMm, focalMm: (shiftMm * factor) / (1 - factor) ** 2 };
 }
 
 /** How far a part moves the image toward the lens, mm: registers less thickness; null without registers. */
@@ -121,7 +111,7 @@ function pupilBehind(
   mounts: ReadonlyMap<string, Mount>,
 ): number | null {
   const shift = imageShiftMm(part, mounts);
-  const thin = shift === null ? null : thinConverter(part.factor, shift);
+  const thin = shift === null ? null : converterOfShift(part.factor, shift);
   if (!thin) return pupilMm;
   const object = pupilMm - thin.frontMm;
   const denominator = object - thin.focalMm;
@@ -131,16 +121,42 @@ function pupilBehind(
   return Math.abs(behind) < NEAREST_PUPIL_MM ? NEAREST_PUPIL_MM * (behind < 0 ? -1 : 1) : behind;
 }
 
-/** The part's own rim at f-number `fNumber` on its sensor side. */
+/** The part's own rim at f-number `fNumber` behind it. */
 function ownRimOf(part: Part, fNumber: number): Rim | null {
   if (!part.ownRim) return null;
   const { edgeRadiusMm, softnessMm, fNumber: at } = part.ownRim;
   return {
-    side: 'rear',
+    side: isFront(part) ? 'front' : 'rear',
     edgeRadiusMm,
     softnessMm: Math.min(edgeRadiusMm, (softnessMm * at) / fNumber),
   };
 }
+
+/**
+ * How far the train carries the lens out beyond its register, mm at the lens: extension tubes by their
+ * thickness, a helicoid by how far it is run out. Behind a converter of factor m it counts 1/m².
+ */
+export function extensionMm(
+  parts: readonly Part[],
+  mounts: ReadonlyMap<string, Mount>,
+  helicoidMm: number,
+): number {
+  let factor = 1;
+  let extension = 0;
+  for (const part of parts) {
+    if (part.kind === 'extension tube') {
+      extension += Math.max(0, -(imageShiftMm(part, mounts) ?? -part.thicknessMm)) / factor ** 2;
+    } else if (part.kind === 'helicoid') {
+      extension += Math.min(helicoidMm, part.helicoidMm) / factor ** 2;
+    }
+    if (!isFront(part)) factor *= part.factor;
+  }
+  return extension;
+}
+
+/** How far the rig's adapters can shift the lens, mm. */
+export const shiftRangeMm = (parts: readonly Part[]): number =>
+  parts.reduce((sum, part) => sum + part.shiftMm, 0);
 
 const scaled = (rim: Rim, factor: number): Rim => ({
   side: rim.side,
@@ -150,7 +166,7 @@ const scaled = (rim: Rim, factor: number): Rim => ({
 
 /**
  * The bare lens's halo as it falls behind the train: R -> mR, w -> mw, pupil distance recomputed, each
- * part's own rim joined on the rear side and scaled by the parts behind it.
+ * part's own rim joined on its side and scaled by the parts behind it.
  */
 export function haloBehind(
   parts: readonly Part[],
@@ -164,7 +180,7 @@ export function haloBehind(
   let { xMm, yMm } = halo.centre;
   let fNumber = lensFNumber;
   for (const part of parts) {
-    const m = part.factor;
+    const m = isFront(part) ? 1 : part.factor;
     fNumber *= m;
     if (m !== 1) {
       rims = rims.map((rim) => scaled(rim, m));

@@ -9,15 +9,9 @@ import { ActingButton, IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { LightPath } from '@/ui/train/LightPath';
 import { PHONE } from '@/ui/theme/type';
+import { ASPECTS } from '@/core/frame/aspects';
 import { isMissing } from '@/core/rig/rig';
-import {
-  aspectOptions,
-  ASPECTS,
-  bodyOptions,
-  lensOptions,
-  modeOptions,
-  partOptions,
-} from './options';
+import { aspectOptions, bodyOptions, lensOptions, modeOptions, partOptions } from './options';
 import type { Bench, BenchActions } from './useBench';
 
 const Panel = styled.section`
@@ -142,7 +136,7 @@ function BodySettings({ actions, record, mode, body }: BodySettingsProps) {
         groups={aspects.groups}
         chosen={aspects.chosen}
         onChoose={(id) => {
-          const aspect = ASPECTS.find((a) => a.id === id);
+          const aspect = ASPECTS.find((a) => a.name === id);
           if (aspect) actions.settle('Change the delivered aspect', { aspect: aspect.aspect });
         }}
       />
@@ -275,7 +269,7 @@ export function TrainPanel({ workspace, bench, record }: TrainPanelProps) {
         workspace={workspace}
         actions={actions}
         record={record}
-        joints={report?.joints.map((j) => j.sentence).join(' ') ?? ''}
+        joints={report?.fit.joints.map((j) => j.sentence).join(' ') ?? ''}
       />
     </Panel>
   );

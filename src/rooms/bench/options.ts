@@ -4,6 +4,7 @@ import type { Lens } from '@/core/kit/lens';
 import type { Part } from '@/core/kit/part';
 import type { RigRecord } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
+import { ASPECTS, namedAspect } from '@/core/frame/aspects';
 import type { OptionGroup } from '@/ui/controls/Choice';
 
 type MountName = (id: string) => string;
@@ -101,33 +102,16 @@ export function partOptions(workspace: Workspace, record: RigRecord, index: numb
   ];
 }
 
-/** Aspects people deliver. */
-export const ASPECTS: readonly { id: string; label: string; aspect: number | null }[] = [
-  { id: 'whole', label: 'the whole read-out', aspect: null },
-  { id: '1', label: '1:1', aspect: 1 },
-  { id: '1.25', label: '5:4', aspect: 1.25 },
-  { id: '1.3333', label: '4:3', aspect: 4 / 3 },
-  { id: '1.5', label: '3:2', aspect: 1.5 },
-  { id: '1.7778', label: '16:9', aspect: 16 / 9 },
-  { id: '2', label: '2:1', aspect: 2 },
-  { id: '2.39', label: '2.39:1', aspect: 2.39 },
-  { id: '2.7083', label: '65:24', aspect: 65 / 24 },
-];
-
 /** The aspects on offer, with the one in use among them even if it is none of the usual. */
 export function aspectOptions(aspect: number | null): { chosen: string; groups: OptionGroup[] } {
-  const known = ASPECTS.find((a) =>
-    a.aspect === null || aspect === null
-      ? a.aspect === aspect
-      : Math.abs(a.aspect - aspect) < 0.002,
-  );
+  const known = namedAspect(aspect);
   const odd = known || aspect === null ? [] : [{ id: 'odd', label: `${aspect.toFixed(2)}:1` }];
   return {
-    chosen: known?.id ?? 'odd',
+    chosen: known?.name ?? 'odd',
     groups: [
       {
         title: 'Delivered aspect',
-        options: [...ASPECTS.map(({ id, label }) => ({ id, label })), ...odd],
+        options: [...ASPECTS.map(({ name }) => ({ id: name, label: name })), ...odd],
       },
     ],
   };

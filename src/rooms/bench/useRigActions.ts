@@ -29,6 +29,10 @@ function firstRig(workspace: Workspace): RigRecord | null {
       digitalZoom: 1,
       cropId: null,
       stabiliser: false,
+      postScale: 1,
+      shiftXMm: 0,
+      shiftYMm: 0,
+      helicoidMm: 0,
     },
     note: '',
   };

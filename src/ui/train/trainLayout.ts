@@ -2,7 +2,9 @@
 import { fullName } from '@/core/kit/body';
 import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
-import { imageShiftMm, thinConverter } from '@/core/rig/train';
+import { converterOfShift } from '@/core/optics/converter';
+import { imageShiftMm } from '@/core/rig/train';
+import { isFront } from '@/core/kit/part';
 
 export interface Piece {
   kind: 'lens' | 'adapter' | 'glass' | 'body';
@@ -29,11 +31,14 @@ const UNKNOWN_LENS_MM = 60;
 const MOST_LENS_SHARE = 2.4;
 const UNKNOWN_REGISTER_MM = 20;
 
+/** The parts behind the lens, sensor to scene. */
+const rearParts = (rig: Rig) => rig.parts.filter((p) => !isFront(p)).reverse();
+
 export function layTrain(rig: Rig, report: Report): TrainLayout {
   const register = rig.mounts.get(rig.body.mountId)?.registerMm ?? UNKNOWN_REGISTER_MM;
   const pieces: Piece[] = [];
   let at = register;
-  for (const part of [...rig.parts].reverse()) {
+  for (const part of rearParts(rig)) {
     pieces.unshift({
       kind: part.factor === 1 ? 'adapter' : 'glass',
       name: fullName(part),
@@ -86,9 +91,9 @@ function traceBeam(rig: Rig, report: Report, frontMm: number): TrainLayout['beam
     beam.push({ atMm, halfMm: Math.max(0, halfMm) });
     return halfMm;
   };
-  for (const part of [...rig.parts].reverse()) {
+  for (const part of rearParts(rig)) {
     const shift = imageShiftMm(part, rig.mounts);
-    const thin = shift === null ? null : thinConverter(part.factor, shift);
+    const thin = shift === null ? null : converterOfShift(part.factor, shift);
     if (!thin || imageMm + thin.backMm >= frontMm) continue;
     slope -= bend(imageMm + thin.backMm) / thin.focalMm;
     imageMm += thin.backMm - thin.frontMm;

@@ -1,0 +1,276 @@
+/** From a whole kit: which rigs can do a job, and why the others cannot. */
+import type { VerdictKind } from '../frame/coverage';
+import { deliveredFrame } from '../frame/pipeline';
+import type { Body, Mode } from '../kit/body';
+import type { Judgement } from '../kit/judgement';
+import { openFNumberAt, transmissionOf, type Lens } from '../kit/lens';
+import type { Mount } from '../kit/mount';
+import type { Part } from '../kit/part';
+import { number, oneOf, record, unknownOr, flag } from '../kit/schema';
+import type { Workspace } from '../kit/workspace';
+import { cropFactor } from '../optics/crop';
+import { findChains, type Chain } from '../rig/chains';
+import { verdictOf } from '../rig/evaluate';
+import type { Rig } from '../rig/rig';
+import { frontFactor, trainLight } from '../rig/train';
+
+/** What has to be delivered. */
+export interface Job {
+  use: 'stills' | 'video';
+  /** Delivered aspect; null for the whole read-out. */
+  aspect: number | null;
+  /** Pixels across at least. */
+  pixelsAcross: number;
+  /** Frames per second at least; null where it does not matter. */
+  framesPerSecond: number | null;
+  /** 36x24 equivalent focal lengths wanted, on the judgement's basis, mm. */
+  focalFromMm: number;
+  focalToMm: number;
+  /** Slowest T- or f-number that will do. */
+  slowestTStop: number;
+  /** Whether the sensor stabiliser has to be on. */
+  stabilised: boolean;
+  /** Lens and parts together at most, g; null for no limit. */
+  mostMassG: number | null;
+  /** Lens at most, in the user's own currency; null for no limit. */
+  mostPrice: number | null;
+}
+
+export const jobSchema = record<Job>(
+  'job',
+  {
+    use: oneOf(['stills', 'video'], { default: 'video' }),
+    aspect: unknownOr(number(0.2, 6)),
+    pixelsAcross: number(0, 100_000, { default: 0 }),
+    framesPerSecond: unknownOr(number(0.1, 100_000)),
+    focalFromMm: number(1, 5000),
+    focalToMm: number(1, 5000),
+    slowestTStop: number(0.5, 128, { default: 128 }),
+    stabilised: flag(false),
+    mostMassG: unknownOr(number(0, 1_000_000)),
+    mostPrice: unknownOr(number(0, 100_000_000)),
+  },
+  ['focalFromMm', 'focalToMm'],
+);
+
+export interface Candidate {
+  bodyId: string;
+  modeId: string;
+  lensId: string;
+  partIds: string[];
+  passes: boolean;
+  /** Why it passes or fails, in one sentence. */
+  reason: string;
+  /** Verdict at the best setting tried. */
+  verdict: VerdictKind | null;
+  /** The part of the asked view it covers Clear, 36x24 equivalent mm; null where none. */
+  windowMm: { from: number; to: number } | null;
+  /** T-stop, or f-number where no T-stop is known, behind the train at that setting. */
+  tStop: number | null;
+  pixelsAcross: number;
+  massG: number | null;
+  price: number | null;
+}
+
+/** How many combinations there are and how many were judged; every now and then. */
+export interface Progress {
+  judged: number;
+  total: number;
+}
+
+export type Found = { candidate: Candidate } | { progress: Progress };
+
+/** Settings tried over the range of view. */
+const TRIES = 6;
+const PROGRESS_EVERY = 5000;
+
+interface Combination {
+  body: Body;
+  mode: Mode;
+  lens: Lens;
+  chain: Chain;
+}
+
+interface Kit {
+  combinations: Combination[];
+  mounts: ReadonlyMap<string, Mount>;
+}
+
+/** Every body, mode of the right use, lens and chain of up to `most` parts that joins them. */
+export function combinationsOf(workspace: Workspace, job: Job, most = 2): Kit {
+  const mounts = new Map(workspace.mounts.map((m) => [m.id, m]));
+  // An extension tube gives infinity away; a job wants it.
+  const reaching = workspace.parts.filter((p) => p.kind !== 'extension tube');
+  const combinations: Combination[] = [];
+  for (const body of workspace.bodies) {
+    const modes = body.modes.filter((m) => m.use === job.use);
+    const chainsFrom = new Map<string, Chain[]>();
+    for (const lens of workspace.lenses) {
+      let chains = chainsFrom.get(lens.mountId);
+      if (!chains) {
+        chains = findChains(lens, body, reaching, mounts, most).chains;
+        chainsFrom.set(lens.mountId, chains);
+      }
+      for (const mode of modes)
+        for (const chain of chains) combinations.push({ body, mode, lens, chain });
+    }
+  }
+  return { combinations, mounts };
+}
+
+function massOf(lens: Lens, parts: readonly Part[]): number | null {
+  if (lens.massG === null) return null;
+  return parts.reduce((sum, p) => sum + (p.massG ?? 0), lens.massG);
+}
+
+/** Why a combination cannot do the job whatever it is set to; null where it may. */
+function hopeless(
+  { body, mode, lens, chain }: Combination,
+  job: Job,
+  pixelsAcross: number,
+): string | null {
+  if (pixelsAcross < job.pixelsAcross) {
+    return `Only ${Math.floor(pixelsAcross)} pixels across; ${job.pixelsAcross} are wanted.`;
+  }
+  if (job.framesPerSecond !== null && (mode.framesPerSecond ?? 0) < job.framesPerSecond) {
+    return `${mode.framesPerSecond ?? 0} frames a second; ${job.framesPerSecond} are wanted.`;
+  }
+  if (job.stabilised && body.sensorTravel === null)
+    return 'The sensor does not move: no stabiliser.';
+  const mass = massOf(lens, chain.parts);
+  if (job.mostMassG !== null && mass !== null && mass > job.mostMassG) {
+    return `Lens and parts weigh ${mass.toFixed(0)} g; at most ${job.mostMassG} g.`;
+  }
+  if (job.mostPrice !== null && lens.price !== null && lens.price > job.mostPrice) {
+    return `The lens costs ${lens.price}; at most ${job.mostPrice}.`;
+  }
+  return null;
+}
+
+/** Engraved focal lengths of the lens whose equivalents lie in the asked range, tried evenly in log f. */
+function focalsIn({ lens, chain }: Combination, job: Job, crop: number): number[] {
+  const scale = chain.factor * frontFactor(chain.parts) * crop;
+  const from = Math.max(lens.focalMinMm, job.focalFromMm / scale);
+  const to = Math.min(lens.focalMaxMm, job.focalToMm / scale);
+  if (from > to * 1.0001) return [];
+  if (to / from < 1.01) return [Math.sqrt(from * to)];
+  return Array.from({ length: TRIES }, (_, i) => from * (to / from) ** (i / (TRIES - 1)));
+}
+
+const BEST_FIRST: readonly VerdictKind[] = ['Clear', 'Shaded', 'Clipped', 'Keyhole'];
+
+function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit: Kit): Candidate {
+  const { body, mode, lens, chain } = combination;
+  const frame = deliveredFrame(mode, {
+    aspect: job.aspect,
+    digitalZoom: 1,
+    cropId: null,
+    postScale: 1,
+    squeeze: lens.squeeze,
+  });
+  const candidate: Candidate = {
+    bodyId: body.id,
+    modeId: mode.id,
+    lensId: lens.id,
+    partIds: chain.parts.map((p) => p.id),
+    passes: false,
+    reason: '',
+    verdict: null,
+    windowMm: null,
+    tStop: null,
+    pixelsAcross: frame.widthPx,
+    massG: massOf(lens, chain.parts),
+    price: lens.price,
+  };
+  const no = hopeless(combination, job, frame.widthPx);
+  if (no !== null) return { ...candidate, reason: no };
+  const crop = cropFactor(frame, judgement.basis);
+  const focals = focalsIn(combination, job, crop);
+  if (focals.length === 0)
+    return { ...candidate, reason: 'Its view is not in the range asked for.' };
+
+  const glass = Math.sqrt(transmissionOf(lens) ?? 1);
+  let best: VerdictKind | null = null;
+  let fastest = Infinity;
+  const clearAt: number[] = [];
+  for (const focalMm of focals) {
+    // As open as the job allows to be: the softest edge. What the lens cannot reach is too slow.
+    const fNumber = openFNumberAt(lens, focalMm);
+    const light = trainLight(chain.parts, lens, focalMm, fNumber);
+    const tStop = light.tStop ?? light.fNumber / glass;
+    fastest = Math.min(fastest, tStop);
+    if (tStop > job.slowestTStop * 1.03) continue;
+    const rig: Rig = {
+      name: '',
+      body,
+      mode,
+      lens,
+      parts: chain.parts,
+      judgement,
+      mounts: kit.mounts,
+      settings: {
+        focalMm,
+        fNumber,
+        focusM: null,
+        aspect: job.aspect,
+        digitalZoom: 1,
+        cropId: null,
+        stabiliser: job.stabilised,
+        postScale: 1,
+        shiftXMm: 0,
+        shiftYMm: 0,
+        helicoidMm: 0,
+      },
+    };
+    const { kind } = verdictOf(rig);
+    if (best === null || BEST_FIRST.indexOf(kind) < BEST_FIRST.indexOf(best)) best = kind;
+    if (kind === 'Clear') clearAt.push(light.focalMm * crop);
+  }
+  return concluded({ ...candidate, tStop: fastest }, best, clearAt, job);
+}
+
+function concluded(
+  candidate: Candidate,
+  best: VerdictKind | null,
+  clearAt: readonly number[],
+  job: Job,
+): Candidate {
+  if (best === null) {
+    return {
+      ...candidate,
+      reason: `Too slow: T${(candidate.tStop ?? 0).toFixed(1)} at best; T${job.slowestTStop} is wanted.`,
+    };
+  }
+  const [first] = clearAt;
+  if (first === undefined) {
+    return {
+      ...candidate,
+      verdict: best,
+      reason: `Nowhere in the range is it Clear; at best ${best}.`,
+    };
+  }
+  const windowMm = { from: Math.min(...clearAt), to: Math.max(...clearAt) };
+  return {
+    ...candidate,
+    passes: true,
+    verdict: best,
+    windowMm,
+    reason: `Clear from ${windowMm.from.toFixed(0)} to ${windowMm.to.toFixed(0)} mm equivalent at T${(candidate.tStop ?? 0).toFixed(1)}.`,
+  };
+}
+
+/**
+ * Judges every combination of the kit for a job and yields each as it is judged, with progress now and
+ * then. Stop asking and it stops working.
+ */
+export function* choose(workspace: Workspace, job: Job, mostParts = 2): Generator<Found> {
+  const kit = combinationsOf(workspace, job, mostParts);
+  const total = kit.combinations.length;
+  let judged = 0;
+  for (const combination of kit.combinations) {
+    yield { candidate: judgeOne(combination, job, workspace.judgement, kit) };
+    judged += 1;
+    if (judged % PROGRESS_EVERY === 0) yield { progress: { judged, total } };
+  }
+  yield { progress: { judged, total } };
+}

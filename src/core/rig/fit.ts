@@ -1,0 +1,116 @@
+/** Whether a rig goes together: registers and infinity, what may strike what, what the contacts carry. */
+import { fullName } from '../kit/body';
+import type { Electronics } from '../kit/common';
+import { isFront, magnifies, type Part } from '../kit/part';
+import { farthestFocusM, plateShiftMm } from '../optics/register';
+import { jointProblems, type JointProblem } from './joints';
+import type { Rig } from './rig';
+import { extensionMm, imageShiftMm } from './train';
+
+export interface Strike {
+  /** What the rear glass could strike. */
+  against: string;
+  /** How deep rear glass stands into it, mm. */
+  standsMm: number;
+  /** Free depth there, mm; null where not known. */
+  clearMm: number | null;
+  state: 'clear' | 'close' | 'strikes' | 'not known';
+}
+
+export interface RegisterFit {
+  /** How much too long (+) or too short (-) the plain train holds the lens, mm; null without registers. */
+  errorMm: number | null;
+  reachesInfinity: boolean | null;
+  /** Farthest distance in focus, m; null at infinity or where not known. */
+  farthestFocusM: number | null;
+}
+
+export interface FitReport {
+  joints: JointProblem[];
+  register: RegisterFit;
+  /** Null where the rear protrusion was never measured. */
+  strike: Strike | null;
+  /** What gets through the whole chain: the weakest link for each. */
+  carried: Electronics;
+  /** Parts that carry less than the lens offers, by name. */
+  lostAt: string[];
+}
+
+/** Less room than this is close, mm: tolerances of mounts and caps add up; common practice, no source. */
+const CLOSE_MM = 1;
+/** Register errors below this are shimmed away or lost in the depth of focus, mm. */
+const REGISTER_TOLERANCE_MM = 0.02;
+
+function registerFit(rig: Rig): RegisterFit {
+  let error = 0;
+  for (const part of rig.parts) {
+    if (isFront(part) || magnifies(part)) continue;
+    const shift = imageShiftMm(part, rig.mounts);
+    if (shift === null) return { errorMm: null, reachesInfinity: null, farthestFocusM: null };
+    // A plate carries the image back, as if the part were that much thinner.
+    const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
+    if (part.kind !== 'extension tube') error -= shift + plate;
+  }
+  const long = error + extensionMm(rig.parts, rig.mounts, rig.settings.helicoidMm);
+  const tooLong = long > REGISTER_TOLERANCE_MM;
+  return {
+    errorMm: error,
+    reachesInfinity: !tooLong,
+    farthestFocusM: tooLong ? farthestFocusM(rig.settings.focalMm, long) : null,
+  };
+}
+
+const stateOf = (standsMm: number, clearMm: number | null): Strike['state'] => {
+  if (clearMm === null) return standsMm > 0 ? 'not known' : 'clear';
+  if (standsMm > clearMm) return 'strikes';
+  return clearMm - standsMm < CLOSE_MM && standsMm > 0 ? 'close' : 'clear';
+};
+
+/** Follows the rear glass back through the train until it ends or meets something. */
+function strikeOf(rig: Rig): Strike | null {
+  if (rig.lens.rearProtrusionMm === null) return null;
+  let stands = rig.lens.rearProtrusionMm;
+  const strike = (against: string, clearMm: number | null): Strike => ({
+    against,
+    standsMm: Math.max(0, stands),
+    clearMm,
+    state: stateOf(stands, clearMm),
+  });
+  for (const part of rig.parts.filter((p) => !isFront(p))) {
+    const glass = magnifies(part) || part.plate !== null;
+    const passes = part.clearDepthMm === null || part.clearDepthMm >= part.thicknessMm;
+    if (glass || (!passes && stands > (part.clearDepthMm ?? 0))) {
+      return strike(fullName(part), part.clearDepthMm);
+    }
+    stands -= part.thicknessMm;
+  }
+  return strike(fullName(rig.body), rig.body.clearDepthMm);
+}
+
+const weakest = (a: Electronics, b: Electronics): Electronics => ({
+  focus: a.focus && b.focus,
+  aperture: a.aperture && b.aperture,
+  metadata: a.metadata && b.metadata,
+  stabiliser: a.stabiliser && b.stabiliser,
+});
+
+const carriesLess = (part: Part, lens: Electronics): boolean =>
+  (Object.keys(lens) as (keyof Electronics)[]).some((k) => lens[k] && !part.electronics[k]);
+
+/** What the contacts carry from lens to body: the weakest link for each of four things. */
+export const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
+  parts
+    .filter((p) => !isFront(p))
+    .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
+
+export function fitOf(rig: Rig): FitReport {
+  return {
+    joints: jointProblems(rig),
+    register: registerFit(rig),
+    strike: strikeOf(rig),
+    carried: carriedBy(rig),
+    lostAt: rig.parts
+      .filter((p) => !isFront(p) && carriesLess(p, rig.lens.electronics))
+      .map(fullName),
+  };
+}
