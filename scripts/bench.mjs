@@ -3,11 +3,11 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { readyBrowser, readyBuild, readyPackages } from './lib/ready.mjs';
+import { readyDebian, readyBuild, readyPackages } from './lib/ready.mjs';
 import { run } from './lib/run.mjs';
 
 await readyPackages();
-await readyBrowser();
+await readyDebian();
 await readyBuild();
 const { build } = await import('esbuild');
 const { openBrowser } = await import('./lib/browser.mjs');

@@ -1,9 +1,9 @@
 /** npm run shots: retakes docs/screenshots from the demo workspace. */
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { readyBrowser, readyBuild, readyPackages } from './lib/ready.mjs';
+import { readyDebian, readyBuild, readyPackages } from './lib/ready.mjs';
 
 await readyPackages();
-await readyBrowser();
+await readyDebian();
 await readyBuild();
 const { openBrowser, setSize } = await import('./lib/browser.mjs');
 const { serve } = await import('./lib/serve.mjs');

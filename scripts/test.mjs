@@ -2,11 +2,11 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readyBrowser, readyBuild, readyPackages } from './lib/ready.mjs';
+import { readyDebian, readyBuild, readyPackages } from './lib/ready.mjs';
 import { bin, run } from './lib/run.mjs';
 
 await readyPackages();
-await readyBrowser();
+await readyDebian();
 
 const reports = mkdtempSync(join(tmpdir(), 'halo-tests-'));
 const count = { passed: 0, failed: 0 };

@@ -1,4 +1,4 @@
-/** Makes a fresh machine ready: packages, a browser for the tests, the built program. */
+/** Makes a fresh machine ready: packages, what the tests need from Debian, the built program. */
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -23,10 +23,12 @@ export async function readyPackages() {
 const DEBIAN = [
   { file: '/usr/bin/chromium', name: 'chromium' },
   { file: '/usr/bin/chromedriver', name: 'chromium-driver' },
+  { file: '/usr/bin/exiftool', name: 'libimage-exiftool-perl' },
+  { file: '/usr/share/lensfun/version_1', name: 'liblensfun-data-v1' },
 ];
 
 /** Installs what the tests need from Debian, where it is absent and allowed. */
-export async function readyBrowser() {
+export async function readyDebian() {
   const missing = DEBIAN.filter(({ file }) => !existsSync(file)).map(({ name }) => name);
   if (missing.length === 0) return;
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
@@ -38,9 +40,7 @@ export async function readyBrowser() {
   await apt(['update']);
   const { code } = await apt(['install', '-y', '--no-install-recommends', ...missing]);
   if (code !== 0) {
-    console.error(
-      `The browser tests need the Debian packages ${missing.join(' and ')}; please install them.`,
-    );
+    console.error(`The tests need the Debian packages ${missing.join(', ')}; please install them.`);
     process.exit(1);
   }
 }

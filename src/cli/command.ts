@@ -27,9 +27,16 @@ export interface Output {
   rows: readonly (readonly [label: string, value: string])[];
 }
 
+/** An answer that comes line by line, as it is worked out. */
+export interface Stream {
+  lines: Iterable<unknown>;
+  /** A line as readable text. */
+  row: (line: unknown) => string;
+}
+
 export interface Command {
   usage: string;
-  run: (args: readonly string[]) => Output | Promise<Output>;
+  run: (args: readonly string[]) => Output | Promise<Output | Stream>;
 }
 
 export type Options = NonNullable<ParseArgsConfig['options']>;

@@ -1,32 +1,11 @@
 /** halo evaluate: the report on a rig file or a rig of a workspace file. */
-import { checkSize, parseJson } from '@/core/exchange/json';
-import { rigOfFile, rigOfWorkspace } from '@/core/exchange/rigFile';
-import { readWorkspace } from '@/core/exchange/workspaceFile';
 import { evaluate, type Report } from '@/core/rig/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { badInput, CANNOT_ANSWER, CliError, readArgs, refused, type Command } from './command';
-import { readInput } from './input';
+import { waysOut, type Way } from '@/core/rig/waysOut';
+import { readArgs, type Command } from './command';
+import { rigFrom } from './rigInput';
 import { mm, percent, signed, size, stops } from './words';
 
 const usage = 'halo evaluate RIG.json | WORKSPACE.json#rig-id | - [--json]';
-
-function rigFrom(text: string, file: string, rigId: string | null): Rig {
-  const size = checkSize(Buffer.byteLength(text), file);
-  if (!size.ok) throw refused(size.problems);
-  if (rigId !== null) {
-    const workspace = readWorkspace(text, file);
-    if (!workspace.ok) throw refused(workspace.problems);
-    const rig = rigOfWorkspace(workspace.value, rigId);
-    if (rig.ok) return rig.value;
-    throw new CliError(CANNOT_ANSWER, `${file}: ${rig.problems[0]?.sentence ?? ''}`);
-  }
-  const parsed = parseJson(text, file);
-  if (!parsed.ok) throw refused(parsed.problems);
-  const rig = rigOfFile(parsed.value);
-  if (!rig.ok)
-    throw refused(rig.problems.map((p) => ({ ...p, sentence: `${file}, ${p.sentence}` })));
-  return rig.value;
-}
 
 function rows(report: Report): (readonly [string, string])[] {
   const { verdict, coverage, optics, halo, frame } = report;
@@ -34,6 +13,7 @@ function rows(report: Report): (readonly [string, string])[] {
   return [
     ['rig', report.name],
     ['verdict', `${verdict.kind}. ${verdict.sentence}`],
+    ['risk', percent(verdict.risk)],
     ['evidence', `${halo.evidence.kind}, ± ${mm(halo.evidence.edgeSigmaMm)}`],
     ['corners, top left clockwise', coverage.cornerStops.map(stops).join(', ')],
     ['worst corner over the travel', stops(verdict.worstCornerStops)],
@@ -53,25 +33,34 @@ function rows(report: Report): (readonly [string, string])[] {
       '36×24 equivalent',
       `${equal.focalMm.toFixed(1)} mm f/${equal.fNumber.toFixed(1)} (${equal.basis})`,
     ],
+    ['stabiliser focal length', stabiliserWords(report)],
+    ['autofocus', report.autofocus.sentence],
+    ['depth of field', depthWords(report)],
+    ['native lenses', report.native.sentence],
+    ...report.cautions.map((c) => ['mind', `${c.words} ${c.why}`] as const),
     ...report.fit.joints.map((j) => ['does not join', j.sentence] as const),
   ];
 }
+
+function stabiliserWords({ steady }: Report): string {
+  const menu = steady.menuFocalMm === null ? '' : `, menu ${steady.menuFocalMm}`;
+  return `${steady.enterFocalMm.toFixed(1)} mm${menu}${steady.zoomWarning ? `; ${steady.zoomWarning}` : ''}`;
+}
+
+function depthWords({ picture }: Report): string {
+  const { nearM, farM } = picture.depth;
+  return `${nearM.toFixed(2)} m to ${farM === null ? 'infinity' : `${farM.toFixed(2)} m`} (c ${picture.circleMm.toFixed(4)} mm)`;
+}
+
+const wayRows = (ways: readonly Way[]): (readonly [string, string])[] =>
+  ways.map((way) => ['way out', `${way.words}: ${way.costWords}`]);
 
 export const evaluateCommand: Command = {
   usage,
   async run(args) {
     const { positionals } = readArgs(args, {});
-    const [target, ...rest] = positionals;
-    if (target === undefined || rest.length > 0) throw badInput(`name one file: ${usage}`);
-    const hash = target.indexOf('#');
-    const file = hash < 0 ? target : target.slice(0, hash);
-    const text = await readInput(file);
-    const rig = rigFrom(
-      text,
-      file === '-' ? 'standard input' : file,
-      hash < 0 ? null : target.slice(hash + 1),
-    );
+    const { rig, kit } = await rigFrom(positionals, usage);
     const report = evaluate(rig);
-    return { json: report, rows: rows(report) };
+    return { json: report, rows: [...rows(report), ...wayRows(waysOut(rig, kit))] };
   },
 };

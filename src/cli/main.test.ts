@@ -122,6 +122,64 @@ describe('halo evaluate', () => {
   });
 });
 
+describe('halo sweep', () => {
+  it('streams one JSON object a line', async () => {
+    const { out } = await halo('sweep', `${WORKSPACE}#wheel-house-wide`, '--json');
+    const cells = out
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { verdict: string });
+    expect(cells.length).toBe(8 * 12);
+    expect(new Set(cells.map((c) => c.verdict))).toContain('Clear');
+  });
+
+  it('takes other axes', async () => {
+    const { out } = await halo(
+      'sweep',
+      `${WORKSPACE}#wheel-house-wide`,
+      '--rows',
+      'mode',
+      '--columns',
+      'converter',
+    );
+    expect(out).toMatch(/^4K centre, 100 fps nothing between/m);
+  });
+});
+
+describe('halo choose', () => {
+  it('streams the rigs that can do the job', async () => {
+    const { out } = await halo(
+      'choose',
+      WORKSPACE,
+      '--from',
+      '24',
+      '--to',
+      '50',
+      '--t',
+      '2.8',
+      '--json',
+    );
+    const found = out
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { passes: boolean });
+    expect(found.length).toBeGreaterThan(5);
+    expect(found.every((c) => c.passes)).toBe(true);
+    const all = await halo(
+      'choose',
+      WORKSPACE,
+      '--from',
+      '24',
+      '--to',
+      '50',
+      '--t',
+      '2.8',
+      '--all',
+    );
+    expect(all.out).toMatch(/^no /m);
+  });
+});
+
 describe('bad input', () => {
   it.each([
     [['nonsense'], 2, /there is no command "nonsense"/],
@@ -178,6 +236,16 @@ describe('bad input', () => {
     [['evaluate', 'docs'], 2, /is not a file/],
     [['evaluate', `${WORKSPACE}#nowhere`], 3, /has no rig "nowhere"/],
     [['evaluate', 'package.json'], 2, /not a rig file/],
+    [
+      ['sweep', `${WORKSPACE}#mill-pond`, '--rows', 'colour'],
+      2,
+      /--rows is one of focal, aperture/,
+    ],
+    [['sweep', `${WORKSPACE}#mill-pond`, '--rows', 'focal'], 2, /two different axes/],
+    [['choose', WORKSPACE], 2, /--from is missing/],
+    [['choose', WORKSPACE, '--from', '50', '--to', '24'], 2, /must not be shorter/],
+    [['choose', WORKSPACE, '--from', '50', '--to', '60', '--use', 'radio'], 2, /video or stills/],
+    [['choose', 'LICENSE', '--from', '50', '--to', '60'], 2, /not JSON/],
     [['evaluate', 'LICENSE'], 2, /LICENSE is not JSON: it breaks at line 1/],
   ])('%j exits with a sentence', async (args, code, sentence) => {
     const answer = await halo(...args);

@@ -1,13 +1,17 @@
 /** The halo command: the same core as the screen, on files and standard input. */
 import { CliError, type Command, type Output } from './command';
 import { convertCommand } from './convert';
+import { chooseCommand } from './choose';
 import { coverageCommand } from './coverage';
 import { evaluateCommand } from './evaluate';
+import { sweepCommand } from './sweep';
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   coverage: coverageCommand,
   convert: convertCommand,
   evaluate: evaluateCommand,
+  sweep: sweepCommand,
+  choose: chooseCommand,
 };
 
 export interface Streams {
@@ -39,9 +43,13 @@ export async function main(argv: readonly string[], { stdout, stderr }: Streams)
   }
   try {
     const output = await command.run(args);
-    stdout.write(
-      args.includes('--json') ? `${JSON.stringify(output.json, null, 2)}\n` : table(output.rows),
-    );
+    const json = args.includes('--json');
+    if ('lines' in output) {
+      for (const line of output.lines)
+        stdout.write(`${json ? JSON.stringify(line) : output.row(line)}\n`);
+    } else {
+      stdout.write(json ? `${JSON.stringify(output.json, null, 2)}\n` : table(output.rows));
+    }
     return 0;
   } catch (error) {
     if (!(error instanceof CliError)) throw error;

@@ -1,5 +1,5 @@
 /** The workspace in the browser's own database. */
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Judgement } from '@/core/kit/judgement';
 import { TABLE_NAMES, type TableName, type Tables } from '@/core/kit/workspace';
 
@@ -37,6 +37,35 @@ export interface JournalEntry {
   mergeKey: string | null;
 }
 
+/**
+ * Version 2 knows more of parts, bodies, lenses, rigs and judgement. Records of version 1 get what is not
+ * known, or is at rest, in the new places.
+ */
+async function fillNewFields(transaction: Transaction): Promise<void> {
+  const fill = (table: string, fields: object) =>
+    transaction
+      .table<object, string>(table)
+      .toCollection()
+      .modify((record, ref) => {
+        ref.value = { ...fields, ...record };
+      });
+  await fill('parts', { plate: null, helicoidMm: 0, shiftMm: 0 });
+  await fill('bodies', { stabiliserStops: null, autofocusPoints: [], coverGlass: null });
+  await fill('lenses', {
+    resolutionLpMm: null,
+    resolutionClass: 'good prime',
+    radioactive: false,
+    price: null,
+  });
+  await fill('preferences', { circle: 'diagonal/1500' });
+  await transaction
+    .table<{ settings: object }, string>('rigs')
+    .toCollection()
+    .modify((rig) => {
+      rig.settings = { postScale: 1, shiftXMm: 0, shiftYMm: 0, helicoidMm: 0, ...rig.settings };
+    });
+}
+
 export class HaloDatabase extends Dexie {
   declare mounts: Table<Records['mounts'], string>;
   declare bodies: Table<Records['bodies'], string>;
@@ -57,6 +86,9 @@ export class HaloDatabase extends Dexie {
       preferences: 'id',
       journal: '++seq, undone',
     });
+    this.version(2)
+      .stores({})
+      .upgrade((transaction) => fillNewFields(transaction));
   }
 
   /** The table of a kind of record, as one type for code that serves them all. */

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
 import { EMPTY_WORKSPACE, type Workspace } from '@/core/kit/workspace';
@@ -128,6 +129,44 @@ describe('importing a workspace', () => {
     const { mounts, rigs } = difference(await loadWorkspace(db), file);
     expect(mounts).toEqual({ added: 1, changed: 1, same: 1, onlyHere: tideMill.mounts.length - 2 });
     expect(rigs.onlyHere).toBe(tideMill.rigs.length);
+  });
+});
+
+describe('a database of version 1', () => {
+  it('opens, and its records get what they lacked', async () => {
+    const old = new Dexie('old-version');
+    old
+      .version(1)
+      .stores({
+        mounts: 'id',
+        bodies: 'id',
+        lenses: 'id',
+        parts: 'id',
+        rigs: 'id',
+        preferences: 'id',
+        journal: '++seq, undone',
+      });
+    const { plate: _p, helicoidMm: _h, shiftMm: _s, ...part } = tideMill.parts[0]!;
+    const {
+      postScale: _q,
+      shiftXMm: _x,
+      shiftYMm: _y,
+      helicoidMm: _z,
+      ...settings
+    } = tideMill.rigs[0]!.settings;
+    await old.table('parts').put(part);
+    await old.table('rigs').put({ ...tideMill.rigs[0]!, settings });
+    old.close();
+    const opened = new HaloDatabase('old-version');
+    expect(await opened.parts.get(part.id)).toEqual({
+      ...part,
+      plate: null,
+      helicoidMm: 0,
+      shiftMm: 0,
+    });
+    expect((await opened.rigs.get(tideMill.rigs[0]!.id))?.settings).toEqual(
+      tideMill.rigs[0]!.settings,
+    );
   });
 });
 

@@ -1,0 +1,189 @@
+/**
+ * Worked examples in the manner of photographic and cine handbooks: thin-lens arithmetic verified
+ * independently, the conventions from memory.
+ */
+import { describe, expect, it } from 'vitest';
+import {
+  closeUpLossStops,
+  extendedMagnification,
+  subjectDistanceMm,
+  workingFNumber,
+} from '@/core/optics/closeUp';
+import { converterOfFocal } from '@/core/optics/converter';
+import { circleOfConfusionMm, depthOfField, hyperfocalM } from '@/core/optics/depth';
+import { airyDiameterMm, diffractionContrast, diffractionHalf } from '@/core/optics/detail';
+import {
+  farthestFocusM,
+  plainThicknessMm,
+  plateMarginalExtraMm,
+  plateShiftMm,
+} from '@/core/optics/register';
+import { nearestMenuFocalMm } from '@/core/optics/steady';
+import { transmissionAt } from '@/core/halo/rims';
+
+describe('depth of field and hyperfocal distance (handbook examples)', () => {
+  it.each([
+    [50, 8, 0.03, 3, 10.4667, 2.3379, 4.1853],
+    [50, 2, 0.03, 3, 41.7167, 2.8016, 3.2286],
+    [24, 8, 0.03, 2, 2.424, 1.0969, 11.3208],
+    [35, 5.6, 0.03, 5, 7.3267, 2.9746, 15.6698],
+    [85, 1.4, 0.03, 2, 172.1088, 1.978, 2.0225],
+    [100, 2.8, 0.03, 1, 119.1476, 0.9925, 1.0076],
+    [300, 4, 0.03, 25, 750.3, 24.2029, 25.8514],
+    [12, 4, 0.015, 1.5, 2.412, 0.9259, 3.9474],
+    [80, 2.8, 0.05, 4, 45.7943, 3.6841, 4.3752],
+  ])('%i mm f/%f, c %f, at %f m', (f, n, c, u, h, near, far) => {
+    expect(hyperfocalM(f, n, c)).toBeCloseTo(h, 3.9);
+    const d = depthOfField(f, n, c, u);
+    expect(d.nearM).toBeCloseTo(near, 3.9);
+    expect(d.farM).toBeCloseTo(far, 3.4);
+  });
+
+  it('cine: 50 mm f/2.8 with a thousandth of an inch is hyperfocal at 115.33 ft (without the last f)', () => {
+    const feet = (hyperfocalM(50, 2.8, 0.0254) - 0.05) / 0.3048;
+    expect(feet).toBeCloseTo(115.33, 2);
+  });
+
+  it('circles of confusion by diagonal', () => {
+    const small = { widthMm: 23.5, heightMm: 15.6 };
+    expect(circleOfConfusionMm(small, 'diagonal/1440')).toBeCloseTo(0.01959, 5);
+    expect(circleOfConfusionMm(small, 'diagonal/1500')).toBeCloseTo(0.0188, 5);
+    expect(circleOfConfusionMm(small, 'diagonal/1730')).toBeCloseTo(0.0163, 5);
+    expect(circleOfConfusionMm(small, 'diagonal/1000')).toBeCloseTo(0.02821, 5);
+    expect(circleOfConfusionMm(small, '0.03 by crop')).toBeCloseTo(0.01956, 5);
+  });
+});
+
+describe('extension and bellows factor (handbook table)', () => {
+  it.each([
+    [50, 12, 4, 1, 0.24, 258.33, 4.96, 0.6207],
+    [50, 50, 2.8, 1, 1, 100, 5.6, 2],
+    [50, 12, 4, 0.5, 0.24, 258.33, 5.92, 1.1312],
+    [100, 100, 8, 0.8, 1, 200, 18, 2.3399],
+    [35, 10, 2, 1.5, 0.2857, 157.5, 2.381, 0.5031],
+    [24, 10, 2.8, 2, 0.4167, 81.6, 3.3833, 0.546],
+  ])('%i mm with %i mm of extension at f/%f, pupil %f', (f, x, n, pupil, m, u, working, loss) => {
+    const magnification = extendedMagnification(f, x);
+    expect(magnification).toBeCloseTo(m, 4);
+    expect(subjectDistanceMm(f, magnification)).toBeCloseTo(u, 2);
+    expect(workingFNumber(n, magnification, pupil)).toBeCloseTo(working, 4);
+    expect(closeUpLossStops(magnification, pupil)).toBeCloseTo(loss, 4);
+  });
+
+  it('reversed lenses', () => {
+    expect(workingFNumber(4, 0.24, 0.5, true)).toBeCloseTo(8.96, 9);
+    expect(workingFNumber(2.8, 0.41667, 2, true)).toBeCloseTo(2.5667, 4);
+  });
+});
+
+describe('registers (generic mounts, from memory)', () => {
+  it.each([
+    [45.46, 18, 27.46],
+    [52, 18, 34],
+    [44, 19.25, 24.75],
+    [17.526, 19.25, -1.724],
+    [44, 18, 26],
+  ])('%f on %f wants %f mm', (lens, body, thickness) => {
+    expect(plainThicknessMm(lens, body)).toBeCloseTo(thickness, 9);
+  });
+
+  it.each([
+    [24, 0.02, 28.824],
+    [35, 0.05, 24.535],
+    [50, 0.1, 25.05],
+    [85, 0.1, 72.335],
+    [300, 0.3, 300.3],
+  ])('a %i mm held %f mm too long focuses no farther than %f m', (f, d, far) => {
+    expect(farthestFocusM(f, d)).toBeCloseTo(far, 3);
+  });
+});
+
+describe('plane glass in the light path (computed from Snell’s law)', () => {
+  it.each([
+    [0.5, 1.5168, 0.17036, 0.01128, 0.00567, 0.00145],
+    [2, 1.5168, 0.68143, 0.04512, 0.0227, 0.00579],
+    [2, 1.54, 0.7013, 0.0454, 0.02285, 0.00583],
+    [4, 1.5168, 1.36287, 0.09023, 0.04539, 0.01157],
+    [48, 1.5168, 16.35443, 1.08277, 0.54469, 0.13885],
+  ])('%f mm of index %f', (t, n, shift, at14, at2, at4) => {
+    expect(plateShiftMm(t, n)).toBeCloseTo(shift, 5);
+    expect(plateMarginalExtraMm(t, n, 1.4)).toBeCloseTo(at14, 5);
+    expect(plateMarginalExtraMm(t, n, 2)).toBeCloseTo(at2, 5);
+    expect(plateMarginalExtraMm(t, n, 4)).toBeCloseTo(at4, 5);
+  });
+});
+
+describe('diffraction at 550 nm (textbook)', () => {
+  it.each([
+    [1.4, 524.64, 1.878],
+    [2.8, 262.32, 3.757],
+    [5.6, 131.16, 7.513],
+    [8, 91.81, 10.733],
+    [11, 66.77, 14.758],
+    [22, 33.39, 29.516],
+  ])('f/%f keeps half contrast at %f lp/mm, Airy disc %f µm', (n, half, airy) => {
+    expect(diffractionHalf(n)).toBeCloseTo(half, 1);
+    expect(airyDiameterMm(n) * 1000).toBeCloseTo(airy, 2);
+  });
+
+  it('leaves 39.1 % at half the cut-off, 8.9 % at the Rayleigh frequency', () => {
+    const cutoff = 1 / (550e-6 * 8);
+    expect(diffractionContrast(cutoff / 2, 8)).toBeCloseTo(0.391, 4);
+    expect(diffractionContrast(cutoff * 0.8199, 8)).toBeCloseTo(0.0892, 3);
+  });
+});
+
+describe('converters as thin lenses (computed table)', () => {
+  it.each([
+    [0.58, 100, 72.4138, 42, 30.4138],
+    [0.707107, 100, 41.4214, 29.2893, 12.132],
+    [1.25, -100, 20, 25, -5],
+    [1.7, -100, 41.1765, 70, -28.8235],
+    [2, -100, 50, 100, -50],
+  ])('%fx of %i mm', (m, F, a, b, shift) => {
+    const c = converterOfFocal(m, F);
+    expect(c.frontMm).toBeCloseTo(a, 3);
+    expect(c.backMm).toBeCloseTo(b, 3);
+    expect(c.shiftMm).toBeCloseTo(shift, 3);
+  });
+});
+
+describe('partial pupils (overlap of two circles, computed table)', () => {
+  it.each([
+    [1, 0.25, 0.84126],
+    [1, 0.5, 0.68504],
+    [1, 1, 0.391],
+    [1, 1.5, 0.14429],
+    [1.2, 0.5, 0.8438],
+    [1.2, 1, 0.52913],
+    [1.5, 1.5, 0.42845],
+  ])('a rim of %f pupil radii at distance %f leaves %f', (rim, distance, share) => {
+    // In the model the rim is R/w pupil radii wide and r/w away.
+    const w = 10;
+    const rims = [{ side: 'front' as const, edgeRadiusMm: rim * w, softnessMm: w }];
+    expect(transmissionAt(rims, distance * w)).toBeCloseTo(share, 5);
+  });
+
+  it('a throat in front of the sensor: free to 19.64 mm of opening radius, dark below 10.64 mm', () => {
+    // Exit pupil 60 mm away at f/2, opening 18 mm before the sensor, image height 21.633 mm.
+    const [E, z, y, rho] = [60, 18, 21.633, 15];
+    const rimAt = (opening: number) => [
+      {
+        side: 'rear' as const,
+        edgeRadiusMm: opening / (1 - z / E),
+        softnessMm: ((z / E) * rho) / (1 - z / E),
+      },
+    ];
+    expect(transmissionAt(rimAt(19.6433), y)).toBeGreaterThan(0.9999);
+    expect(transmissionAt(rimAt(19.4), y)).toBeLessThan(0.9999);
+    expect(transmissionAt(rimAt(10.6433), y)).toBeLessThan(1e-4);
+    expect(transmissionAt(rimAt(11), y)).toBeGreaterThan(1e-4);
+  });
+});
+
+describe('stabiliser entry (common practice, no source)', () => {
+  it('80 mm behind 0.71x is entered as 56.8 mm, 55 from a menu that has it', () => {
+    expect(80 * 0.71).toBeCloseTo(56.8, 9);
+    expect(nearestMenuFocalMm(56.8, [35, 50, 55, 70, 85])).toBe(55);
+  });
+});
