@@ -18,19 +18,56 @@ const row = (what, figure, target, met) =>
     `${met ? 'met ' : 'MISS'}  ${what.padEnd(52)} ${figure.padStart(14)}   target ${target}`,
   );
 
-async function coreSpeed() {
-  const outfile = join(mkdtempSync(join(tmpdir(), 'halo-bench-')), 'core.mjs');
+/** Bundles and runs a script of the bench; answers what it printed. */
+async function bundled(name) {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'halo-bench-')), `${name}.mjs`);
   await build({
-    entryPoints: ['scripts/bench/core.ts'],
+    entryPoints: [`scripts/bench/${name}.ts`],
     bundle: true,
     format: 'esm',
     platform: 'node',
     outfile,
   });
   const { output } = await run(process.execPath, [outfile], { capture: true });
-  const { evaluationsPerSecond: full, verdictsPerSecond: quick } = JSON.parse(output);
+  return JSON.parse(output);
+}
+
+async function coreSpeed() {
+  const figures = await bundled('core');
+  const { evaluationsPerSecond: full, verdictsPerSecond: quick, waysOutMs, choose } = figures;
   row('full evaluations a second, one core', full.toLocaleString('en'), '≥ 20,000', full >= 20_000);
   row('verdicts a second, one core', quick.toLocaleString('en'), '≥ 150,000', quick >= 150_000);
+  row('ways out, slowest demo rig', `${waysOutMs.toFixed(1)} ms`, '< 5 ms', waysOutMs < 5);
+  row(
+    `choose over ${choose.combinations.toLocaleString('en')} combinations`,
+    `${choose.seconds.toFixed(1)} s`,
+    '< 8 s for 500,000',
+    choose.seconds * (500_000 / choose.combinations) < 8,
+  );
+  row(
+    'choose, first rig that passes',
+    `${choose.firstMs.toFixed(0)} ms`,
+    '< 300 ms',
+    choose.firstMs < 300,
+  );
+}
+
+async function riskCalibration() {
+  const tenths = await bundled('calibration');
+  const off = tenths.map((t) => Math.abs(t.predicted - t.seen) * 100);
+  const worst = Math.max(...off);
+  row(
+    'risk against 2,000 simulated rigs, worst tenth',
+    `${worst.toFixed(1)} points`,
+    '< 5 points',
+    worst < 5,
+  );
+  for (const { rigs, predicted, seen } of tenths) {
+    const percent = (v) => `${(v * 100).toFixed(1)} %`.padStart(7);
+    console.log(
+      `      ${String(rigs).padStart(5)} rigs: said ${percent(predicted)}, came ${percent(seen)}`,
+    );
+  }
 }
 
 /** Script time of each frame while a ring is dragged from end to end and back, ms. */
@@ -124,4 +161,5 @@ async function screenSpeed() {
 }
 
 await coreSpeed();
+await riskCalibration();
 await screenSpeed();

@@ -135,17 +135,15 @@ describe('importing a workspace', () => {
 describe('a database of version 1', () => {
   it('opens, and its records get what they lacked', async () => {
     const old = new Dexie('old-version');
-    old
-      .version(1)
-      .stores({
-        mounts: 'id',
-        bodies: 'id',
-        lenses: 'id',
-        parts: 'id',
-        rigs: 'id',
-        preferences: 'id',
-        journal: '++seq, undone',
-      });
+    old.version(1).stores({
+      mounts: 'id',
+      bodies: 'id',
+      lenses: 'id',
+      parts: 'id',
+      rigs: 'id',
+      preferences: 'id',
+      journal: '++seq, undone',
+    });
     const { plate: _p, helicoidMm: _h, shiftMm: _s, ...part } = tideMill.parts[0]!;
     const {
       postScale: _q,

@@ -92,30 +92,47 @@ interface Combination {
 }
 
 interface Kit {
-  combinations: Combination[];
+  workspace: Workspace;
   mounts: ReadonlyMap<string, Mount>;
+  /** Chains from a lens mount to a body mount; found once for each pair. */
+  chains: (lens: Lens, body: Body) => readonly Chain[];
 }
 
-/** Every body, mode of the right use, lens and chain of up to `most` parts that joins them. */
-export function combinationsOf(workspace: Workspace, job: Job, most = 2): Kit {
+function openKit(workspace: Workspace, mostParts: number): Kit {
   const mounts = new Map(workspace.mounts.map((m) => [m.id, m]));
   // An extension tube gives infinity away; a job wants it.
   const reaching = workspace.parts.filter((p) => p.kind !== 'extension tube');
-  const combinations: Combination[] = [];
-  for (const body of workspace.bodies) {
-    const modes = body.modes.filter((m) => m.use === job.use);
-    const chainsFrom = new Map<string, Chain[]>();
-    for (const lens of workspace.lenses) {
-      let chains = chainsFrom.get(lens.mountId);
-      if (!chains) {
-        chains = findChains(lens, body, reaching, mounts, most).chains;
-        chainsFrom.set(lens.mountId, chains);
-      }
-      for (const mode of modes)
-        for (const chain of chains) combinations.push({ body, mode, lens, chain });
+  const found = new Map<string, readonly Chain[]>();
+  const chains = (lens: Lens, body: Body): readonly Chain[] => {
+    const key = JSON.stringify([lens.mountId, body.mountId]);
+    const known = found.get(key);
+    if (known) return known;
+    const fresh = findChains(lens, body, reaching, mounts, mostParts).chains;
+    found.set(key, fresh);
+    return fresh;
+  };
+  return { workspace, mounts, chains };
+}
+
+/** Every body, mode of the right use, lens and chain that joins them, one after the other. */
+function* combinationsOf(kit: Kit, use: Job['use']): Generator<Combination> {
+  for (const body of kit.workspace.bodies) {
+    const modes = body.modes.filter((m) => m.use === use);
+    for (const lens of kit.workspace.lenses) {
+      const chains = kit.chains(lens, body);
+      for (const mode of modes) for (const chain of chains) yield { body, mode, lens, chain };
     }
   }
-  return { combinations, mounts };
+}
+
+/** How many combinations there are to judge. */
+function countOf(kit: Kit, use: Job['use']): number {
+  let total = 0;
+  for (const body of kit.workspace.bodies) {
+    const modes = body.modes.filter((m) => m.use === use).length;
+    for (const lens of kit.workspace.lenses) total += modes * kit.chains(lens, body).length;
+  }
+  return total;
 }
 
 function massOf(lens: Lens, parts: readonly Part[]): number | null {
@@ -264,10 +281,10 @@ function concluded(
  * then. Stop asking and it stops working.
  */
 export function* choose(workspace: Workspace, job: Job, mostParts = 2): Generator<Found> {
-  const kit = combinationsOf(workspace, job, mostParts);
-  const total = kit.combinations.length;
+  const kit = openKit(workspace, mostParts);
+  const total = countOf(kit, job.use);
   let judged = 0;
-  for (const combination of kit.combinations) {
+  for (const combination of combinationsOf(kit, job.use)) {
     yield { candidate: judgeOne(combination, job, workspace.judgement, kit) };
     judged += 1;
     if (judged % PROGRESS_EVERY === 0) yield { progress: { judged, total } };
