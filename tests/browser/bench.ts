@@ -93,6 +93,28 @@ export class BenchPage {
     await button.click();
   }
 
+  /** Presses the button whose words begin so. */
+  async pressStarting(words: string): Promise<void> {
+    const path = `//button[starts-with(normalize-space(.), ${quoted(words)})]`;
+    const button = await this.driver.wait(
+      until.elementLocated(By.xpath(path)),
+      WAIT_MS,
+      `no button ${words}…`,
+    );
+    await button.click();
+  }
+
+  /** Opens a folded group of readings. */
+  async unfold(title: string): Promise<void> {
+    const path = `//h3/button[@aria-expanded="false"][starts-with(normalize-space(.), ${quoted(title)})]`;
+    const button = await this.driver.wait(
+      until.elementLocated(By.xpath(path)),
+      WAIT_MS,
+      `no folded ${title}`,
+    );
+    await button.click();
+  }
+
   /** Chooses from the list named `label`. */
   async choose(label: string, option: string): Promise<void> {
     const path = `//*[label[normalize-space(.)=${quoted(label)}] or span[normalize-space(.)=${quoted(label)}]]/button`;

@@ -154,6 +154,38 @@ describe('first light', () => {
   });
 });
 
+describe('the whole report', () => {
+  it('unfolds what to set, what is left, the picture, and whether it fits', async () => {
+    await bench.openRig('rig=waders-at-dawn');
+    for (const title of ['What to set', 'What is left', 'The picture', 'Does it fit'])
+      await bench.unfold(title);
+    expect(await bench.reading('Stabiliser')).toMatch(/^700\.0 mm/);
+    expect(await bench.reading('Autofocus')).toBe('works 567 points');
+    expect(await bench.reading('Infinity')).toBe('reached');
+    expect(await bench.reading('Rear glass')).toMatch(/^not measured/);
+    expect(await bench.reading('Contacts')).toBe('focus, aperture, metadata');
+    expect(await bench.reading('In focus')).toMatch(/^58\.8 m to 61\.2 m/);
+    await bench.ask('Detail');
+    expect(await (await bench.find('[role="dialog"]')).getText()).toMatch(/converter|difference/i);
+    await bench.keys(Key.ESCAPE);
+  });
+
+  it('says what to mind, the most urgent first', async () => {
+    await bench.openRig('rig=archive-table');
+    await bench.pressStarting('Mind: Rear glass may strike');
+    expect(await (await bench.find('[role="dialog"]')).getText()).toMatch(
+      /Rear glass stands 11\.0 mm deep; Ninefold plain M39 to 18\.00 leaves 8\.8 mm/,
+    );
+    await bench.keys(Key.ESCAPE);
+  });
+
+  it('names the risk and its evidence beside the verdict', async () => {
+    await bench.openRig('rig=miller-portrait');
+    const words = await (await bench.find('section[aria-label="Readings"] button')).getText();
+    expect(words).toMatch(/^Clear\s+risk \d+ % · measured, edge ± 0\.15 mm$/);
+  });
+});
+
 describe('taking it along', () => {
   it('the workspace goes to a file and opens on another machine as it was', async () => {
     await bench.openRig('rig=mill-pond&aperture=4&focus=inf');

@@ -208,7 +208,7 @@ export function evaluate(rig: Rig): Report {
   const verdict = judge(halo, delivered, travel, limit);
   const covered = coverage(halo, delivered, travel);
   const circle = circleCoverage(delivered, halo.centre, covered.radiiMm.half, travel);
-  const fit = fitOf(rig);
+  const fit = fitOf(rig, light.fNumber);
   const evidence = evidenceBehind(rig, light);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },

@@ -2,7 +2,7 @@
 import { fullName } from '../kit/body';
 import type { Electronics } from '../kit/common';
 import { isFront, magnifies, type Part } from '../kit/part';
-import { farthestFocusM, plateShiftMm } from '../optics/register';
+import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/register';
 import { jointProblems, type JointProblem } from './joints';
 import type { Rig } from './rig';
 import { extensionMm, imageShiftMm } from './train';
@@ -25,11 +25,20 @@ export interface RegisterFit {
   farthestFocusM: number | null;
 }
 
+export interface CoverGlass {
+  /** How far it carries the focus back, mm; registers in air have it to be allowed for. */
+  shiftMm: number;
+  /** How much farther the marginal rays are carried at the f-number in use, mm: softness at the edges. */
+  marginalExtraMm: number;
+}
+
 export interface FitReport {
   joints: JointProblem[];
   register: RegisterFit;
   /** Null where the rear protrusion was never measured. */
   strike: Strike | null;
+  /** What the body's cover glass does to the focus; null where its glass is not known. */
+  coverGlass: CoverGlass | null;
   /** What gets through the whole chain: the weakest link for each. */
   carried: Electronics;
   /** Parts that carry less than the lens offers, by name. */
@@ -103,11 +112,22 @@ export const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electro
     .filter((p) => !isFront(p))
     .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
 
-export function fitOf(rig: Rig): FitReport {
+function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
+  if (!body.coverGlass) return null;
+  const { thicknessMm, index } = body.coverGlass;
+  return {
+    shiftMm: plateShiftMm(thicknessMm, index),
+    marginalExtraMm: plateMarginalExtraMm(thicknessMm, index, fNumber),
+  };
+}
+
+/** Whether the rig goes together, at f-number `fNumber` behind the train. */
+export function fitOf(rig: Rig, fNumber: number): FitReport {
   return {
     joints: jointProblems(rig),
     register: registerFit(rig),
     strike: strikeOf(rig),
+    coverGlass: coverGlassOf(rig, fNumber),
     carried: carriedBy(rig),
     lostAt: rig.parts
       .filter((p) => !isFront(p) && carriesLess(p, rig.lens.electronics))

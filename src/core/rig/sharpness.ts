@@ -15,6 +15,8 @@ export interface SharpnessReport extends Detail {
   nyquist: number;
   /** What the lens figure rests on. */
   evidence: 'own figure' | 'class of lens';
+  /** Whether the magnification behind the lens beats cropping; null where there is none. */
+  converterOrCrop: ConverterOrCrop | null;
 }
 
 export function sharpnessReport(rig: Rig, light: TrainLight): SharpnessReport {
@@ -39,6 +41,8 @@ export function sharpnessReport(rig: Rig, light: TrainLight): SharpnessReport {
     pitchMm,
     nyquist: nyquist(pitchMm),
     evidence: lens.resolutionLpMm === null ? 'class of lens' : 'own figure',
+    converterOrCrop:
+      light.factor > 1 ? converterOrCrop(rig, light.factor, light.fNumber / light.factor) : null,
   };
 }
 

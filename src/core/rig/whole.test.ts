@@ -21,7 +21,7 @@ describe('does it go together', () => {
   const rig = demoRig('wheel-house-wide');
 
   it('a plain adapter of the right thickness reaches infinity', () => {
-    expect(fitOf(withParts(rig, 'p44-18')).register).toEqual({
+    expect(fitOf(withParts(rig, 'p44-18'), 2).register).toEqual({
       errorMm: 0,
       reachesInfinity: true,
       farthestFocusM: null,
@@ -30,35 +30,42 @@ describe('does it go together', () => {
 
   it('one 0.1 mm too long does not, and says how far it gets', () => {
     const long = { ...rig, parts: [{ ...part('p44-18'), thicknessMm: 26.1 }] };
-    const { register } = fitOf(turned(long, { focalMm: 35 }));
+    const { register } = fitOf(turned(long, { focalMm: 35 }), 2);
     expect(register.errorMm).toBeCloseTo(0.1, 9);
     expect(register.reachesInfinity).toBe(false);
     expect(register.farthestFocusM).toBeCloseTo((35 + 35 ** 2 / 0.1) / 1000, 6);
   });
 
   it('a drop-in filter carries the image back by its glass, and its adapter allows for it', () => {
-    expect(fitOf(withParts(rig, 'd44-18')).register.errorMm).toBeCloseTo(0, 2);
+    expect(fitOf(withParts(rig, 'd44-18'), 2).register.errorMm).toBeCloseTo(0, 2);
     const without = { ...rig, parts: [{ ...part('d44-18'), plate: null }] };
-    expect(fitOf(without).register.errorMm).toBeCloseTo(0.68, 2);
+    expect(fitOf(without, 2).register.errorMm).toBeCloseTo(0.68, 2);
   });
 
   it('rear glass is followed back to what it could strike', () => {
     const deep = { ...rig, lens: { ...rig.lens, rearProtrusionMm: 7 } };
-    expect(fitOf(deep).strike).toMatchObject({ state: 'strikes', standsMm: 7, clearMm: 5 });
-    expect(fitOf(rig).strike?.state).toBe('close');
-    expect(fitOf({ ...rig, lens: { ...rig.lens, rearProtrusionMm: null } }).strike).toBeNull();
+    expect(fitOf(deep, 2).strike).toMatchObject({ state: 'strikes', standsMm: 7, clearMm: 5 });
+    expect(fitOf(rig, 2).strike?.state).toBe('close');
+    expect(fitOf({ ...rig, lens: { ...rig.lens, rearProtrusionMm: null } }, 2).strike).toBeNull();
     const open = { ...withParts(deep, 'p44-18'), lens: { ...rig.lens, rearProtrusionMm: 30 } };
-    expect(fitOf(open).strike?.state).toBe('strikes');
+    expect(fitOf(open, 2).strike?.state).toBe('strikes');
+  });
+
+  it('the cover glass carries marginal rays farther the faster the lens', () => {
+    const fast = fitOf(rig, 1.4).coverGlass!;
+    expect(fast.shiftMm).toBeCloseTo(0.684, 3);
+    expect(fast.marginalExtraMm).toBeGreaterThan(fitOf(rig, 4).coverGlass!.marginalExtraMm);
+    expect(fitOf({ ...rig, body: { ...rig.body, coverGlass: null } }, 2).coverGlass).toBeNull();
   });
 
   it('the weakest link decides what the contacts carry', () => {
-    expect(fitOf(rig).carried).toEqual({
+    expect(fitOf(rig, 2).carried).toEqual({
       focus: true,
       aperture: true,
       metadata: true,
       stabiliser: false,
     });
-    const helicoid = fitOf(withParts(rig, 'h44-18'));
+    const helicoid = fitOf(withParts(rig, 'h44-18'), 2);
     expect(helicoid.carried.focus).toBe(false);
     expect(helicoid.lostAt).toEqual(['Ninefold helicoid 44.00 to 18.00']);
   });
@@ -240,6 +247,11 @@ describe('converter or crop', () => {
     expect(converterOrCrop(coarse, 1.4, 4)).toMatchObject({ winner: 'converter' });
   });
 
+  it('is said of rigs that magnify, and of no others', () => {
+    expect(evaluate(rig).sharpness.converterOrCrop?.sentence).toMatch(/\.$/);
+    expect(evaluate(demoRig('wheel-house-wide')).sharpness.converterOrCrop).toBeNull();
+  });
+
   it('a soft lens on fine pixels does not gain', () => {
     const soft: Rig = { ...rig, lens: { ...rig.lens, resolutionLpMm: 25 } };
     expect(converterOrCrop(soft, 2, 8).winner).not.toBe('converter');
@@ -295,7 +307,7 @@ describe('cautions', () => {
 
   it('say why, most urgent first', () => {
     const rig = demoRig('wheel-house-wide');
-    const [first] = cautionsFor(rig, fitOf(rig));
+    const [first] = cautionsFor(rig, fitOf(rig, 2));
     expect(first).toMatchObject({
       id: 'strike',
       why: 'Rear glass stands 4.1 mm deep; Ninefold reducer ×0.71, 44.00 to 18.00 leaves 5.0 mm.',

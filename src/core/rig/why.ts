@@ -1,8 +1,14 @@
 /** Why a figure is what it is: the formula, what went in, and how it is known. */
 import { fullName } from '../kit/body';
 import { KEYHOLE_SHARE } from '../frame/coverage';
+import { ageWords } from '../halo/age';
+import { printedNames } from '../optics/apertures';
 import type { Report } from './evaluate';
 import type { Rig } from './rig';
+import type { Explain, Why } from './whyTypes';
+import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
+
+export type { Why } from './whyTypes';
 
 export type Reading =
   | 'verdict'
@@ -18,15 +24,7 @@ export type Reading =
   | 'frame'
   | 'cleanFrame'
   | 'scaleUp'
-  | 'areaShare';
-
-export interface Why {
-  title: string;
-  formula: string;
-  inputs: (readonly [name: string, value: string])[];
-  /** How sure it is and where it comes from. */
-  evidence: string;
-}
+  | PracticeReading;
 
 const mm = (v: number, digits = 2): string => `${v.toFixed(digits)} mm`;
 const stops = (v: number): string => `${v.toFixed(2)} stops`;
@@ -35,11 +33,14 @@ const size = (f: { widthMm: number; heightMm: number }): string =>
 
 const ARITHMETIC = 'Exact arithmetic on the figures above.';
 
-/** Where the halo comes from, in one sentence with its doubts. */
-export function evidenceSentence(report: Report): string {
+/**
+ * Where the halo comes from, in one sentence with its doubts. Given today's date it also says how old a
+ * measurement is.
+ */
+export function evidenceSentence(report: Report, today = ''): string {
   const { kind, edgeSigmaMm, frames, date, doubts } = report.halo.evidence;
   const known = {
-    measured: `Measured${date ? ` on ${date}` : ''}${frames > 0 ? ` from ${frames} ${frames === 1 ? 'frame' : 'frames'}` : ''}`,
+    measured: `Measured${date ? ` on ${date}${ageWords(date, today)}` : ''}${frames > 0 ? ` from ${frames} ${frames === 1 ? 'frame' : 'frames'}` : ''}`,
     published: 'From a published figure',
     estimated: 'An estimate',
   }[kind];
@@ -50,6 +51,11 @@ export function evidenceSentence(report: Report): string {
 }
 
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+
+function wholeAndHalf(fNumber: number): string {
+  const { full, half } = printedNames(fNumber);
+  return `${full.join(' or ')}, ${half.join(' or ')}`;
+}
 
 function haloInputs(report: Report): Why['inputs'] {
   const { model } = report.halo;
@@ -65,10 +71,8 @@ function haloInputs(report: Report): Why['inputs'] {
   ];
 }
 
-type Explain = (rig: Rig, report: Report) => Why;
-
 const EXPLAIN: Record<Reading, Explain> = {
-  verdict: (_, report) => ({
+  verdict: (_, report, today) => ({
     title: 'The verdict',
     formula: `Keyhole: under ${KEYHOLE_SHARE * 100} % of the frame has more than 1/8 of the light through the rims. Clipped: the worst corner has less than 1/8. Clear: the worst corner is no darker than you accept. Shaded: all else.`,
     inputs: [
@@ -80,10 +84,11 @@ const EXPLAIN: Record<Reading, Explain> = {
       ],
       ['through the rims there', `${(report.verdict.worstCornerTransmission * 100).toFixed(1)} %`],
       ['you accept', `${stops(report.verdict.limitStops)} (${report.verdict.school})`],
+      ['risk that it is worse', `${(report.verdict.risk * 100).toFixed(1)} %`],
     ],
-    evidence: evidenceSentence(report),
+    evidence: evidenceSentence(report, today),
   }),
-  corners: (_, report) => ({
+  corners: (_, report, today) => ({
     title: 'Corner darkness',
     formula:
       '−log₂(T · natural falloff), against the middle of the halo; T is what the rims let through.',
@@ -92,9 +97,9 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['stabiliser travel', mm(report.frame.travel.xMm, 1)],
       ...haloInputs(report),
     ],
-    evidence: evidenceSentence(report),
+    evidence: evidenceSentence(report, today),
   }),
-  halo: (_, report) => ({
+  halo: (_, report, today) => ({
     title: 'The halo',
     formula:
       'T(r) = area common to the pupil and the rims as seen from r. Half light: T = 1/2. Clear: T = −0.1 stop. Black: T = 1 %.',
@@ -108,16 +113,17 @@ const EXPLAIN: Record<Reading, Explain> = {
         `${mm(report.coverage.radiiMm.minus1)}, ${mm(report.coverage.radiiMm.minus2)}`,
       ],
     ],
-    evidence: evidenceSentence(report),
+    evidence: evidenceSentence(report, today),
   }),
-  margin: (_, report) => ({
+  margin: (_, report, today) => ({
     title: 'Margin at half light',
     formula: 'half-light radius − worst corner radius over the travel',
     inputs: [
       ['half-light radius', mm(report.coverage.radiiMm.half)],
       ['worst corner radius', mm(report.coverage.worstCornerRadiusMm)],
+      ['area inside half light', `${(report.coverage.areaShare * 100).toFixed(2)} % of the frame`],
     ],
-    evidence: evidenceSentence(report),
+    evidence: evidenceSentence(report, today),
   }),
   focal: (rig, report) => ({
     title: 'Focal length through the train',
@@ -136,6 +142,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['N on the lens', `f/${rig.settings.fNumber.toFixed(2)}`],
       ['M', report.optics.train.factor.toFixed(4)],
       ['prints as', report.optics.printsAs.join(' or ')],
+      ['in whole and half stops', wholeAndHalf(report.optics.train.fNumber)],
       ['at this focus distance', `f/${report.optics.effectiveFNumber.toFixed(2)}, N′(1 + m/P)`],
     ],
     evidence: report.optics.train.speedHeldBack
@@ -221,7 +228,7 @@ const EXPLAIN: Record<Reading, Explain> = {
     ],
     evidence: cropEvidence(rig),
   }),
-  cleanFrame: (_, report) => ({
+  cleanFrame: (_, report, today) => ({
     title: 'Largest clean frame',
     formula: 'the largest frame of the delivered aspect within the half-light circle and the frame',
     inputs: [
@@ -229,9 +236,9 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['free to move', size(report.coverage.cleanFrame.free)],
       ['half-light radius', mm(report.coverage.radiiMm.half)],
     ],
-    evidence: evidenceSentence(report),
+    evidence: evidenceSentence(report, today),
   }),
-  scaleUp: (_, report) => ({
+  scaleUp: (_, report, today) => ({
     title: 'Scale-up in post',
     formula:
       'the least p for which every corner of frame/p stays inside half light over the travel',
@@ -240,17 +247,9 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['frame', size(report.frame.delivered)],
       ['travel', mm(report.frame.travel.xMm, 1)],
     ],
-    evidence: evidenceSentence(report),
+    evidence: evidenceSentence(report, today),
   }),
-  areaShare: (_, report) => ({
-    title: 'Frame inside half light',
-    formula: 'area of the frame inside the half-light circle ÷ area of the frame, sensor at rest',
-    inputs: [
-      ['half-light radius', mm(report.coverage.radiiMm.half)],
-      ['frame', size(report.frame.delivered)],
-    ],
-    evidence: evidenceSentence(report),
-  }),
+  ...EXPLAIN_PRACTICE,
 };
 
 function cropEvidence(rig: Rig): string {
@@ -261,8 +260,8 @@ function cropEvidence(rig: Rig): string {
     : `The ${crop.name} crop is the measured ${crop.measured}; the nominal one is ${crop.nominal}.`;
 }
 
-/** Explains one reading of a report. */
-export const explain = (reading: Reading, rig: Rig, report: Report): Why =>
-  EXPLAIN[reading](rig, report);
+/** Explains one reading of a report; `today` is an ISO date, for the age of measurements. */
+export const explain = (reading: Reading, rig: Rig, report: Report, today = ''): Why =>
+  EXPLAIN[reading](rig, report, today);
 
 export const READINGS = Object.keys(EXPLAIN) as Reading[];

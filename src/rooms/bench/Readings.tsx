@@ -1,4 +1,5 @@
 'use client';
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import { memo, useState } from 'react';
 import styled from 'styled-components';
 import { SCHOOLS, type Judgement, type School } from '@/core/kit/judgement';
@@ -9,8 +10,9 @@ import { explain, type Reading } from '@/core/rig/why';
 import { Choice } from '@/ui/controls/Choice';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
-import { PHONE } from '@/ui/theme/type';
-import { readingGroups } from './readingRows';
+import { engraved, oneLine, PHONE } from '@/ui/theme/type';
+import { Cautions } from './Cautions';
+import { readingGroups, type ReadingGroup } from './readingRows';
 
 const Panel = styled.section`
   border-left: 1px solid var(--line);
@@ -57,8 +59,8 @@ const Sentence = styled.p`
   margin-top: 10px;
 `;
 
-const Group = styled.div`
-  margin-top: 10px;
+const Group = styled.div<{ $folded: boolean }>`
+  margin-top: ${(p) => (p.$folded ? 4 : 10)}px;
   h3 {
     font-size: 13px;
     color: var(--muted);
@@ -74,10 +76,16 @@ const Judged = styled.div`
   gap: 2px;
 `;
 
-/** How the halo is known, in a few words. */
+/** A risk in percent; the ends are never certain. */
+function riskWords(risk: number): string {
+  if (risk < 0.01) return '< 1 %';
+  return risk > 0.99 ? '> 99 %' : `${(risk * 100).toFixed(0)} %`;
+}
+
+/** The risk and how the halo is known, in a few words. */
 function knownWords(report: Report): string {
-  const { kind, edgeSigmaMm, date } = report.halo.evidence;
-  return `${kind}${date ? ` ${date}` : ''} · edge ± ${edgeSigmaMm.toFixed(2)} mm`;
+  const { kind, edgeSigmaMm } = report.halo.evidence;
+  return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ± ${edgeSigmaMm.toFixed(2)} mm`;
 }
 
 const SCHOOL_LIMIT: Record<School, keyof Judgement> = {
@@ -93,6 +101,8 @@ interface ReadingsProps {
   report: Report;
   onJudge: (judgement: Judgement) => void;
 }
+
+const today = (): string => new Date().toISOString().slice(0, 10);
 
 type Ask = (reading: Reading, pressed: HTMLElement) => void;
 
@@ -115,6 +125,71 @@ function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
       </VerdictButton>
       <Sentence>{verdict.sentence}</Sentence>
     </>
+  );
+}
+
+const FoldButton = styled.button`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  align-items: baseline;
+  gap: 10px;
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  color: var(--muted);
+  font-weight: inherit;
+  &:hover {
+    color: var(--ink);
+  }
+  svg {
+    align-self: center;
+  }
+`;
+
+const Summary = styled.span`
+  ${engraved}
+  ${oneLine}
+  color: var(--ink);
+  text-align: right;
+`;
+
+/** A group of readings; one with a summary is folded until it is asked for. */
+function Fold({ group, ask }: { group: ReadingGroup; ask: Ask }) {
+  const [open, setOpen] = useState(false);
+  const { title, rows, summary } = group;
+  const folds = summary !== undefined;
+  const shown = !folds || open;
+  return (
+    <Group $folded={folds && !open}>
+      <h3>
+        {folds ? (
+          <FoldButton type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+            {title}
+            <Summary> {open ? '' : summary}</Summary>
+            {open ? (
+              <ChevronUp size={13} aria-hidden="true" />
+            ) : (
+              <ChevronDown size={13} aria-hidden="true" />
+            )}
+          </FoldButton>
+        ) : (
+          title
+        )}
+      </h3>
+      {shown &&
+        rows.map((row) => (
+          <WhyRow
+            key={row.name}
+            name={row.name}
+            figure={row.figure}
+            note={row.note}
+            onAsk={(pressed) => ask(row.reading, pressed)}
+          />
+        ))}
+    </Group>
   );
 }
 
@@ -161,23 +236,13 @@ export function Readings({ rig, report, onJudge }: ReadingsProps) {
     <Panel aria-label="Readings">
       <VerdictBlock report={report} ask={ask} />
       {readingGroups(rig, report).map((group) => (
-        <Group key={group.title}>
-          <h3>{group.title}</h3>
-          {group.rows.map((row) => (
-            <WhyRow
-              key={row.name}
-              name={row.name}
-              figure={row.figure}
-              note={row.note}
-              onAsk={(pressed) => ask(row.reading, pressed)}
-            />
-          ))}
-        </Group>
+        <Fold key={group.title} group={group} ask={ask} />
       ))}
+      <Cautions cautions={report.cautions} />
       <JudgedBy judgement={rig.judgement} onJudge={onJudge} />
       <WhyPopover
         pressed={asked?.pressed ?? null}
-        why={() => explain(asked?.reading ?? 'verdict', rig, report)}
+        why={() => explain(asked?.reading ?? 'verdict', rig, report, today())}
         onClose={() => setAsked(null)}
       />
     </Panel>

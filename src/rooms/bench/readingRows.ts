@@ -2,6 +2,7 @@
 import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import type { Reading } from '@/core/rig/why';
+import { secondsWords } from '@/core/optics/steady';
 import { cornerWords } from '@/ui/stage/stageWords';
 
 export interface ReadingRow {
@@ -14,6 +15,8 @@ export interface ReadingRow {
 export interface ReadingGroup {
   title: string;
   rows: ReadingRow[];
+  /** Said in its heading while it is folded; a group without one always stands open. */
+  summary?: string;
 }
 
 const signed = (v: number, digits: number): string =>
@@ -22,7 +25,7 @@ const signed = (v: number, digits: number): string =>
 const size = (f: { widthMm: number; heightMm: number }): string =>
   `${f.widthMm.toFixed(1)} × ${f.heightMm.toFixed(1)} mm`;
 
-function coverRows({ verdict, coverage, frame }: Report): ReadingRow[] {
+function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
   const clean = coverage.cleanFrame.concentric;
   const moving = frame.travel.xMm > 0;
   const still = coverage.cornerStops.some((v) => v === null)
@@ -42,16 +45,16 @@ function coverRows({ verdict, coverage, frame }: Report): ReadingRow[] {
       reading: 'halo',
     },
     {
-      name: 'Margin',
-      figure: `${signed(coverage.marginMm.half, 1)} mm`,
-      note: 'at half light',
-      reading: 'margin',
+      name: 'Native lenses',
+      figure: `−${native.betterQuarter.toFixed(1)} to −${native.worseQuarter.toFixed(1)}`,
+      note: 'is usual',
+      reading: 'native',
     },
     {
-      name: 'Inside half light',
-      figure: `${(coverage.areaShare * 100).toFixed(coverage.areaShare > 0.9995 ? 0 : 1)} %`,
-      note: 'of the frame',
-      reading: 'areaShare',
+      name: 'Margin',
+      figure: `${signed(coverage.marginMm.half, 1)} mm`,
+      note: `${(coverage.areaShare * 100).toFixed(coverage.areaShare > 0.9995 ? 0 : 1)} % inside`,
+      reading: 'margin',
     },
     {
       name: 'Clean frame',
@@ -113,10 +116,9 @@ function lightNote(isoFactor: number, custom: number | null, disagrees: boolean)
   return isoFactor < 1 ? `ISO ÷ ${(1 / isoFactor).toFixed(2)}` : `ISO × ${isoFactor.toFixed(2)}`;
 }
 
-function leftRows(rig: Rig, { frame, optics }: Report): ReadingRow[] {
+function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): ReadingRow[] {
   const { delivered } = frame;
-  const crop = optics.equivalents.cropFactor;
-  return [
+  const rows: ReadingRow[] = [
     {
       name: 'Delivered',
       figure: size(delivered),
@@ -126,25 +128,184 @@ function leftRows(rig: Rig, { frame, optics }: Report): ReadingRow[] {
     {
       name:
         rig.mode.use === 'stills' || delivered.oversampling === null ? 'Pixels' : 'Oversampling',
-      figure:
-        delivered.oversampling === null
-          ? `${delivered.megapixels.toFixed(1)} MP`
-          : `× ${delivered.oversampling.toFixed(2)}`,
+      figure: pixelWords(delivered),
       note:
         delivered.oversampling === null ? undefined : `${delivered.megapixels.toFixed(1)} MP read`,
       reading: 'frame',
     },
     {
       name: 'Crop factor',
-      figure: crop.toFixed(2),
+      figure: optics.equivalents.cropFactor.toFixed(2),
       note: `${signed(optics.equivalents.totalLightStops, 1)} stops total light`,
       reading: 'equivalents',
+    },
+    {
+      name: 'Detail',
+      figure: `${sharpness.system.toFixed(0)} lp/mm`,
+      note: sharpness.evidence === 'own figure' ? undefined : 'class of lens',
+      reading: 'detail',
+    },
+  ];
+  if (frame.travel.xMm > 0) {
+    const { flickerStops } = wander;
+    rows.push({
+      name: 'Corner flicker',
+      figure: flickerStops === null ? 'light to black' : `${flickerStops.toFixed(2)} stops`,
+      note: 'over the travel',
+      reading: 'flicker',
+    });
+  }
+  const { leftMm, rightMm, upMm, downMm } = wander.shiftBudget;
+  rows.push({
+    name: 'Shift left over',
+    figure: `${signed(Math.min(leftMm, rightMm), 1)} · ${signed(Math.min(upMm, downMm), 1)} mm`,
+    note: 'across · up',
+    reading: 'shift',
+  });
+  return rows;
+}
+
+const pixelWords = (delivered: Report['frame']['delivered']): string =>
+  delivered.oversampling === null
+    ? `${delivered.megapixels.toFixed(1)} MP`
+    : `× ${delivered.oversampling.toFixed(2)}`;
+
+const AUTOFOCUS_WORDS = {
+  works: 'works',
+  'too slow': 'fails',
+  manual: 'by hand',
+  'not known': 'not known',
+} as const;
+
+function setRows({ steady, autofocus }: Report): ReadingRow[] {
+  const rows: ReadingRow[] = [
+    {
+      name: 'Stabiliser',
+      figure: `${steady.enterFocalMm.toFixed(1)} mm`,
+      note:
+        steady.zoomWarning !== null
+          ? 'anew after zooming'
+          : steady.menuFocalMm === null
+            ? undefined
+            : `menu ${steady.menuFocalMm}`,
+      reading: 'stabiliser',
+    },
+    {
+      name: 'By hand',
+      figure: secondsWords(steady.handHeldSeconds),
+      note: 'or shorter',
+      reading: 'handHeld',
+    },
+    {
+      name: 'Autofocus',
+      figure: AUTOFOCUS_WORDS[autofocus.state],
+      note:
+        autofocus.points === null || autofocus.points === 0
+          ? undefined
+          : `${autofocus.points} points`,
+      reading: 'autofocus',
+    },
+  ];
+  if (steady.shutterAdvice !== null) {
+    rows.push({
+      name: 'Shutter',
+      figure: '1/250 s',
+      note: 'or shorter; 1/400 better',
+      reading: 'shutter',
+    });
+  }
+  return rows;
+}
+
+const metres = (v: number): string => (v < 10 ? v.toFixed(2) : v.toFixed(1));
+
+function pictureRows({ picture }: Report): ReadingRow[] {
+  const { depth, farBlurShare, zones } = picture;
+  return [
+    {
+      name: 'In focus',
+      figure: `${metres(depth.nearM)} m to ${depth.farM === null ? '∞' : `${metres(depth.farM)} m`}`,
+      reading: 'depth',
+    },
+    {
+      name: 'Far lights',
+      figure: farBlurShare === null ? 'points' : `${(farBlurShare * 100).toFixed(1)} %`,
+      note: farBlurShare === null ? undefined : 'of frame height',
+      reading: 'blur',
+    },
+    {
+      name: 'Edge of the halo',
+      figure: `${(zones.edge * 100).toFixed(0)} %`,
+      note: `middle ${(zones.middle * 100).toFixed(0)} %`,
+      reading: 'zones',
     },
   ];
 }
 
-export const readingGroups = (rig: Rig, report: Report): ReadingGroup[] => [
-  { title: 'Does it cover', rows: coverRows(report) },
-  { title: 'What it has become', rows: becomeRows(report) },
-  { title: 'What is left', rows: leftRows(rig, report) },
-];
+const STRIKE_WORDS = {
+  clear: 'clear',
+  close: 'close',
+  strikes: 'strikes',
+  'not known': 'not known',
+} as const;
+
+function infinityWords({ reachesInfinity, farthestFocusM }: Report['fit']['register']): string {
+  if (reachesInfinity === null) return 'not known';
+  return reachesInfinity ? 'reached' : `to ${metres(farthestFocusM ?? 0)} m`;
+}
+
+function fitRows({ fit }: Report): ReadingRow[] {
+  const { strike, carried } = fit;
+  const carries = (['focus', 'aperture', 'metadata', 'stabiliser'] as const).filter(
+    (k) => carried[k],
+  );
+  return [
+    { name: 'Infinity', figure: infinityWords(fit.register), reading: 'register' },
+    {
+      name: 'Rear glass',
+      figure: strike ? STRIKE_WORDS[strike.state] : 'not measured',
+      note:
+        strike?.clearMm != null
+          ? `${strike.standsMm.toFixed(1)} into ${strike.clearMm.toFixed(1)} mm`
+          : undefined,
+      reading: 'strike',
+    },
+    {
+      name: 'Contacts',
+      figure: carries.length === 0 ? 'carry nothing' : carries.join(', '),
+      reading: 'contacts',
+    },
+  ];
+}
+
+const rowSummary = (rows: readonly ReadingRow[], ...names: string[]): string =>
+  rows
+    .filter((r) => names.includes(r.name))
+    .map((r) => r.figure)
+    .join(' · ');
+
+/** All readings of a report. The first two groups always stand open. */
+export function readingGroups(rig: Rig, report: Report): ReadingGroup[] {
+  const [set, left, picture, fit] = [
+    setRows(report),
+    leftRows(rig, report),
+    pictureRows(report),
+    fitRows(report),
+  ];
+  return [
+    { title: 'Does it cover', rows: coverRows(report) },
+    { title: 'What it has become', rows: becomeRows(report) },
+    { title: 'What to set', rows: set, summary: rowSummary(set, 'Stabiliser', 'By hand') },
+    {
+      title: 'What is left',
+      rows: left,
+      summary: rowSummary(left, 'Delivered', 'Pixels', 'Oversampling'),
+    },
+    { title: 'The picture', rows: picture, summary: rowSummary(picture, 'In focus') },
+    {
+      title: 'Does it fit',
+      rows: fit,
+      summary: `infinity ${fit[0]?.figure ?? ''} · rear glass ${fit[1]?.figure ?? ''}`,
+    },
+  ];
+}
