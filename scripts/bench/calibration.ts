@@ -32,9 +32,9 @@ const normal = (): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 function randomRig(): Rig {
-  const record = tideMill.rigs[Math.floor(random() * tideMill.rigs.length)]!;
-  const rig = resolveRig(tideMill, record);
-  if (isMissing(rig)) throw new Error('the demo lacks a record');
+  const record = tideMill.rigs[Math.floor(random() * tideMill.rigs.length)];
+  const rig = record && resolveRig(tideMill, record);
+  if (!rig || isMissing(rig)) throw new Error('the demo lacks a record');
   // Half of the lenses as if nobody had measured them: the widest uncertainty there is.
   const lens = random() < 0.5 ? { ...rig.lens, halo: [] } : rig.lens;
   const focalMm = lens.focalMinMm * (lens.focalMaxMm / lens.focalMinMm) ** random();
@@ -86,7 +86,8 @@ for (let i = 0; i < RIGS;) {
     if (!isClearAt(drawn(halo, evidence.edgeSigmaMm, softnessSigma), delivered, travel, limit))
       bad += 1;
   }
-  const tenth = tenths[Math.min(9, Math.floor(risk * 10))]!;
+  const tenth = tenths[Math.min(9, Math.floor(risk * 10))];
+  if (!tenth) throw new Error('a risk outside 0 to 1');
   tenth.rigs += 1;
   tenth.predicted += risk;
   tenth.seen += bad / DRAWS;

@@ -21,6 +21,8 @@ describe('JSON', () => {
     ['{\n "a": tru }', /^kit.json is not JSON: it breaks at line 2, column \d+\./],
     ['{"__proto__": {"admin": true}}', /key "__proto__"/],
     ['{"a": [{"__proto__": 1}]}', /key "__proto__"/],
+    ['{"name": "cut in the mid', /breaks at line 1, column 10\. It seems cut short\.$/],
+    ['{"a": 1}}', /^kit.json is not JSON: it breaks at line 1, column 9/],
     ['\u0000\u0001PNG', /is not JSON/],
   ])('%j is refused with its place', (text, sentence) => {
     expect(words(parseJson(text, 'kit.json'))).toMatch(sentence);

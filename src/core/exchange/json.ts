@@ -22,11 +22,14 @@ export function checkSize(bytes: number, name: string): Result<null> {
 
 class ForbiddenKey extends Error {}
 
-/** Offset of the first thing that is no JSON. */
-function firstFault(text: string): number {
+/** Where the first thing that is no JSON stands, and whether the text simply ends too soon. */
+function firstFault(text: string): { offset: number; cutShort: boolean } {
   const faults: ParseError[] = [];
   parse(text, faults, { disallowComments: true, allowTrailingComma: false });
-  return Math.min(text.length, ...faults.map((fault) => fault.offset));
+  const [first] = faults.sort((a, b) => a.offset - b.offset);
+  const end = text.trimEnd().length;
+  if (!first) return { offset: end, cutShort: true };
+  return { offset: first.offset, cutShort: first.offset + first.length >= end };
 }
 
 /** "line 3, column 14" of an offset. */
@@ -49,8 +52,8 @@ export function parseJson(text: string, name: string): Result<unknown> {
     if (error instanceof ForbiddenKey) {
       return fail('forbiddenKey', '', `${name} holds the key "__proto__", which is not allowed.`);
     }
-    const offset = firstFault(text);
-    const cut = offset >= text.trimEnd().length ? ' It seems cut short.' : '';
+    const { offset, cutShort } = firstFault(text);
+    const cut = cutShort ? ' It seems cut short.' : '';
     return fail('notJson', '', `${name} is not JSON: it breaks at ${placeOf(offset, text)}.${cut}`);
   }
 }
