@@ -5,7 +5,7 @@ import type { Problem } from '@/core/kit/problem';
 import { evaluate } from '@/core/rig/evaluate';
 
 /** Largest body read, bytes. */
-export const MOST_BODY_BYTES = 64 * 1024;
+const MOST_BODY_BYTES = 64 * 1024;
 
 const refuse = (
   status: number,

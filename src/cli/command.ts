@@ -4,7 +4,7 @@ import { problemText, type Problem } from '@/core/kit/problem';
 import { parseFrame, type FrameSize } from '@/core/optics/formats';
 
 /** Exit codes: 0 answered, 2 bad input, 3 cannot answer. */
-export const BAD_INPUT = 2;
+const BAD_INPUT = 2;
 export const CANNOT_ANSWER = 3;
 
 export class CliError extends Error {

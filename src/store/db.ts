@@ -1,7 +1,7 @@
 /** The workspace in the browser's own database. */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Judgement } from '@/core/kit/judgement';
-import { TABLE_NAMES, type TableName, type Tables } from '@/core/kit/workspace';
+import { TABLE_NAMES, type Tables } from '@/core/kit/workspace';
 
 /** The one record of preferences that counts as part of the workspace. */
 export const JUDGEMENT_ID = 'judgement';
@@ -96,5 +96,3 @@ export class HaloDatabase extends Dexie {
     return this.table(table);
   }
 }
-
-export type { TableName };

@@ -34,7 +34,7 @@ async function put(
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** One transaction over every table a change may touch. */
-export const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
+const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
   db.transaction('rw', [...RECORD_TABLES.map((t) => db.records(t)), db.journal], work);
 
 /**

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
+import { RESTING } from '../kit/rigRecord';
 import { verdictOf } from '../rig/evaluate';
 import { isMissing, resolveRig } from '../rig/rig';
 import { choose, type Candidate, type Job } from './choose';
@@ -49,17 +50,10 @@ describe('choose', () => {
         partIds: c.partIds,
         note: '',
         settings: {
+          ...RESTING,
           focalMm: lens.focalMaxMm,
           fNumber: lens.openFNumberLong,
-          focusM: null,
           aspect: job.aspect,
-          digitalZoom: 1,
-          cropId: null,
-          stabiliser: false,
-          postScale: 1,
-          shiftXMm: 0,
-          shiftYMm: 0,
-          helicoidMm: 0,
         },
       });
       if (isMissing(rig)) throw new Error('missing');

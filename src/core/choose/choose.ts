@@ -6,7 +6,7 @@ import type { Judgement } from '../kit/judgement';
 import { openFNumberAt, transmissionOf, type Lens } from '../kit/lens';
 import type { Mount } from '../kit/mount';
 import type { Part } from '../kit/part';
-import { number, oneOf, record, unknownOr, flag } from '../kit/schema';
+import { RESTING } from '../kit/rigRecord';
 import type { Workspace } from '../kit/workspace';
 import { cropFactor } from '../optics/crop';
 import { findChains, type Chain } from '../rig/chains';
@@ -35,23 +35,6 @@ export interface Job {
   /** Lens at most, in the user's own currency; null for no limit. */
   mostPrice: number | null;
 }
-
-export const jobSchema = record<Job>(
-  'job',
-  {
-    use: oneOf(['stills', 'video'], { default: 'video' }),
-    aspect: unknownOr(number(0.2, 6)),
-    pixelsAcross: number(0, 100_000, { default: 0 }),
-    framesPerSecond: unknownOr(number(0.1, 100_000)),
-    focalFromMm: number(1, 5000),
-    focalToMm: number(1, 5000),
-    slowestTStop: number(0.5, 128, { default: 128 }),
-    stabilised: flag(false),
-    mostMassG: unknownOr(number(0, 1_000_000)),
-    mostPrice: unknownOr(number(0, 100_000_000)),
-  },
-  ['focalFromMm', 'focalToMm'],
-);
 
 export interface Candidate {
   bodyId: string;
@@ -226,17 +209,11 @@ function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit:
       judgement,
       mounts: kit.mounts,
       settings: {
+        ...RESTING,
         focalMm,
         fNumber,
-        focusM: null,
         aspect: job.aspect,
-        digitalZoom: 1,
-        cropId: null,
         stabiliser: job.stabilised,
-        postScale: 1,
-        shiftXMm: 0,
-        shiftYMm: 0,
-        helicoidMm: 0,
       },
     };
     const { kind } = verdictOf(rig);

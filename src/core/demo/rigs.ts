@@ -1,16 +1,4 @@
-import type { RigRecord, RigSettings } from '../kit/rigRecord';
-
-/** Settings at rest. */
-const REST = {
-  aspect: null,
-  digitalZoom: 1,
-  cropId: null,
-  stabiliser: false,
-  postScale: 1,
-  shiftXMm: 0,
-  shiftYMm: 0,
-  helicoidMm: 0,
-} satisfies Partial<RigSettings>;
+import { RESTING, type RigRecord, type RigSettings } from '../kit/rigRecord';
 
 const rig = (
   id: string,
@@ -27,7 +15,7 @@ const rig = (
     modeId,
     lensId,
     partIds,
-    settings: { ...REST, ...settings },
+    settings: { ...RESTING, ...settings },
     note,
   };
 };

@@ -6,7 +6,7 @@ import { checkRigFile } from '../kit/validate';
 import type { WorkspaceFile } from '../kit/workspace';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig/rig';
 
-export const RIG_HISTORY: FormatHistory = {
+const RIG_HISTORY: FormatHistory = {
   format: RIG_FORMAT,
   word: 'rig',
   version: RIG_VERSION,

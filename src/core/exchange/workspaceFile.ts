@@ -10,7 +10,7 @@ import {
 } from '../kit/workspace';
 import { parseJson } from './json';
 
-export const WORKSPACE_HISTORY: FormatHistory = {
+const WORKSPACE_HISTORY: FormatHistory = {
   format: WORKSPACE_FORMAT,
   word: 'workspace',
   version: WORKSPACE_VERSION,

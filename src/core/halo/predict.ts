@@ -32,11 +32,6 @@ export interface HaloEvidence {
   doubts: string[];
 }
 
-export interface PredictedHalo {
-  halo: Halo;
-  evidence: HaloEvidence;
-}
-
 /** A rear rim nobody saw is taken to be so wide that it never cuts. */
 const UNSEEN_REAR = 3;
 /** Prediction over aperture from a single frame, mm: common experience with ray-traced lenses. */

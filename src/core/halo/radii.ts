@@ -2,9 +2,9 @@
 import { blackoutRadiusMm, lightAt, openRadiusMm, transmissionAt, type Halo } from './rims';
 
 /** Transmission at which each named radius lies. */
-export const CLEAR_TRANSMISSION = 2 ** -0.1;
-export const HALF_TRANSMISSION = 0.5;
-export const BLACK_TRANSMISSION = 0.01;
+const CLEAR_TRANSMISSION = 2 ** -0.1;
+const HALF_TRANSMISSION = 0.5;
+const BLACK_TRANSMISSION = 0.01;
 /** Below this much light through the rims a corner counts as hard and beyond lifting. */
 export const HARD_TRANSMISSION = 1 / 8;
 
@@ -74,19 +74,6 @@ export function radiusWhere(
   }
   return x1;
 }
-
-/** Radius at which the rims alone let through `level` (0..1), mm. */
-export const transmissionRadius = (halo: Halo, level: number): number =>
-  radiusWhere(
-    (r) => transmissionAt(halo.rims, r),
-    level,
-    openRadiusMm(halo.rims),
-    blackoutRadiusMm(halo.rims),
-  );
-
-/** Radius at which the whole light has fallen by `stops`, mm. */
-export const stopRadius = (halo: Halo, stops: number): number =>
-  radiusWhere((r) => lightAt(halo, r).light, 2 ** -stops, 0, blackoutRadiusMm(halo.rims));
 
 /** All named radii of a halo, mm, each >= 0. Each search starts where the last one ended. */
 export function haloRadii(halo: Halo): HaloRadii {

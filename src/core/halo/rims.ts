@@ -31,7 +31,7 @@ export interface Halo {
 const HARDEST_SHARE = 1e-3;
 
 /** The rim's softness as the model uses it: within 0.001 R..R, mm. */
-export const modelSoftness = (rim: Rim): number =>
+const modelSoftness = (rim: Rim): number =>
   Math.min(rim.edgeRadiusMm, Math.max(rim.softnessMm, HARDEST_SHARE * rim.edgeRadiusMm));
 
 /* The discs' centres lie on one line, so the square of each half-chord is -x² + (2 c x + ρ² - c²):

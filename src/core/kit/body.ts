@@ -76,7 +76,7 @@ const cropSchema = record<StabilisationCrop>(
   ['id', 'name', 'nominal'],
 );
 
-export const modeSchema = record<Mode>(
+const modeSchema = record<Mode>(
   'mode',
   {
     id: ID,

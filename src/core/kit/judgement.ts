@@ -44,5 +44,3 @@ export function limitStops(judgement: Judgement): number {
   if (judgement.school === 'strict') return judgement.strictStops;
   return judgement.school === 'grade it out' ? judgement.gradeStops : judgement.lookStops;
 }
-
-export const judgementExample = DEFAULT_JUDGEMENT;

@@ -24,7 +24,7 @@ export type PartKind =
   | 'helicoid'
   | 'shift adapter'
   | 'drop-in glass';
-export const PART_KINDS: readonly PartKind[] = [
+const PART_KINDS: readonly PartKind[] = [
   'plain adapter',
   'focal reducer',
   'teleconverter',

@@ -27,6 +27,19 @@ export interface RigSettings {
   helicoidMm: number;
 }
 
+/** Settings with nothing cropped, steadied, shifted or run out, at infinity. */
+export const RESTING: Omit<RigSettings, 'focalMm' | 'fNumber'> = {
+  focusM: null,
+  aspect: null,
+  digitalZoom: 1,
+  cropId: null,
+  stabiliser: false,
+  postScale: 1,
+  shiftXMm: 0,
+  shiftYMm: 0,
+  helicoidMm: 0,
+};
+
 export interface RigRecord {
   id: string;
   name: string;

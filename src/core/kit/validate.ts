@@ -39,7 +39,7 @@ const plain = (v: unknown): string =>
   typeof v === 'number' || typeof v === 'string' ? `${v}` : '';
 
 /** What a field takes, in words: "a number from 0.5 to 128". */
-export function allowedWords(schema: JsonSchema): string {
+function allowedWords(schema: JsonSchema): string {
   const s = deref(schema);
   const types = [s.type].flat();
   const or = types.includes('null') ? ', or null where unknown' : '';

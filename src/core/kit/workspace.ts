@@ -39,7 +39,7 @@ export interface WorkspaceFile extends Workspace {
 }
 
 /** Schema of one record of each table. */
-export const RECORD_SCHEMAS: Record<TableName, RecordSchema> = {
+const RECORD_SCHEMAS: Record<TableName, RecordSchema> = {
   mounts: mountSchema,
   bodies: bodySchema,
   lenses: lensSchema,

@@ -1,7 +1,7 @@
 /** What can be resolved: lens, diffraction and sensor together. Frequencies in line pairs per mm. */
 
 /** Green light, mm. */
-export const WAVELENGTH_MM = 550e-6;
+const WAVELENGTH_MM = 550e-6;
 /** Frequency at which a perfect lens keeps half the contrast, as a share of its cut-off 1/(λN). */
 const HALF_CONTRAST_SHARE = 0.40397;
 /** What a sensor resolves of its Nyquist frequency, filters and all; an assumption. */

@@ -1,7 +1,7 @@
 /** Registers (flange focal distances), adapter thickness, and what a wrong one does. Lengths mm. */
 
 /** Thinnest adapter that can be made between two mounts; common practice, no source. */
-export const THINNEST_ADAPTER_MM = 1.5;
+const THINNEST_ADAPTER_MM = 1.5;
 
 /** Thickness of a plain adapter: register of the lens less register of the body. May be negative. */
 export const plainThicknessMm = (lensRegisterMm: number, bodyRegisterMm: number): number =>

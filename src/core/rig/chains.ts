@@ -23,7 +23,7 @@ export interface ChainSearch {
 }
 
 /** Longest chain looked for. */
-export const MOST_IN_CHAIN = 3;
+const MOST_IN_CHAIN = 3;
 /** More glass than this in a row is nobody's wish. */
 const MOST_CONVERTERS = 2;
 

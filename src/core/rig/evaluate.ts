@@ -96,7 +96,7 @@ export interface Report {
 }
 
 /** How far the sensor may move as the rig is set. */
-export const travelOf = (rig: Rig): Travel =>
+const travelOf = (rig: Rig): Travel =>
   rig.settings.stabiliser && rig.body.sensorTravel ? rig.body.sensorTravel : NO_TRAVEL;
 
 /** The frame a rig delivers. */

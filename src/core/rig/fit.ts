@@ -107,7 +107,7 @@ const carriesLess = (part: Part, lens: Electronics): boolean =>
   (Object.keys(lens) as (keyof Electronics)[]).some((k) => lens[k] && !part.electronics[k]);
 
 /** What the contacts carry from lens to body: the weakest link for each of four things. */
-export const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
+const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
   parts
     .filter((p) => !isFront(p))
     .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);

@@ -39,7 +39,7 @@ export interface PictureReport {
 const ZONES = [0.6, 0.85, 1] as const;
 
 /** Shares of a frame that lie in the zones of a halo of `radiusMm`. */
-export function zoneShares(frame: FrameSize, centre: Halo['centre'], radiusMm: number): ZoneShares {
+function zoneShares(frame: FrameSize, centre: Halo['centre'], radiusMm: number): ZoneShares {
   const [middle, outer, edge] = ZONES.map((share) => areaShare(frame, centre, radiusMm * share));
   return {
     middle: middle ?? 0,

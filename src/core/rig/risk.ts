@@ -8,7 +8,7 @@ import type { FrameSize } from '../optics/formats';
 export const SOFTNESS_SIGMA = { measured: 0.1, published: 0.25, estimated: 0.35 } as const;
 
 /** Standard normal distribution function; Abramowitz and Stegun 26.2.17, error below 1e-7. */
-export function normalShare(z: number): number {
+function normalShare(z: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(z));
   const poly =
     t *

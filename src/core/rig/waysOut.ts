@@ -114,7 +114,7 @@ function wayOf(ideas: readonly Idea[], from: ReturnType<typeof measures>): Way |
 
 /** Of several ways of one kind only the cheapest few are told. */
 const MOST_OF_A_KIND = 2;
-export const MOST_WAYS = 10;
+const MOST_WAYS = 10;
 
 function ranked(ways: readonly Way[], school: School): Way[] {
   const sorted = [...ways].sort((a, b) => pain(a, school) - pain(b, school));

@@ -86,7 +86,7 @@ export const modeSteps = ({ body }: Rig): SweepStep[] =>
   }));
 
 /** The chains given, each in place of the rig's own. */
-export const converterSteps = (chains: readonly (readonly Part[])[]): SweepStep[] =>
+const converterSteps = (chains: readonly (readonly Part[])[]): SweepStep[] =>
   chains.map((parts) => ({
     axis: 'converter',
     label: parts.map((p) => p.name).join(' + ') || 'nothing between',

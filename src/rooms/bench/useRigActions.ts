@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { RigRecord } from '@/core/kit/rigRecord';
+import { RESTING, type RigRecord } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
@@ -22,17 +22,9 @@ function firstRig(workspace: Workspace): RigRecord | null {
     lensId: lens.id,
     partIds: [],
     settings: {
+      ...RESTING,
       focalMm: lens.focalMinMm,
       fNumber: lens.openFNumberWide,
-      focusM: null,
-      aspect: null,
-      digitalZoom: 1,
-      cropId: null,
-      stabiliser: false,
-      postScale: 1,
-      shiftXMm: 0,
-      shiftYMm: 0,
-      helicoidMm: 0,
     },
     note: '',
   };

@@ -23,7 +23,7 @@ const mix = (from: Rgb, to: Rgb, share: number): string => {
 };
 
 /** Colour of a light 0..1: a lamp on black, or ink printed where light is lost. */
-export function lightColour(light: number, theme: Theme): string {
+function lightColour(light: number, theme: Theme): string {
   const shown = Math.max(0, light) ** (1 / GAMMA);
   return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
 }
