@@ -61,14 +61,18 @@ export class BenchPage {
     await this.driver.wait(async () => test(await read()), WAIT_MS, what);
   }
 
-  private row(name: string): Promise<WebElement> {
-    return this.driver.wait(
-      until.elementLocated(
-        By.xpath(`//section[@aria-label="Readings"]//button[span[1]=${quoted(name)}]`),
-      ),
-      WAIT_MS,
-      `no reading ${name}`,
-    );
+  /** A reading by its name, unfolding groups to find it. */
+  private async row(name: string): Promise<WebElement> {
+    const path = By.xpath(`//section[@aria-label="Readings"]//button[span[1]=${quoted(name)}]`);
+    if ((await this.driver.findElements(path)).length === 0) {
+      await this.find('[data-testid="verdict"]');
+      for (const heading of await this.driver.findElements(
+        By.css('h3 > button[aria-expanded="false"]'),
+      )) {
+        await heading.click();
+      }
+    }
+    return this.driver.wait(until.elementLocated(path), WAIT_MS, `no reading ${name}`);
   }
 
   /** The figure and note of a reading, by its name. */

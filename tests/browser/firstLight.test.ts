@@ -118,7 +118,6 @@ describe('first light', () => {
 
   it('stabiliser, crops and delivered aspect change the frame', async () => {
     await bench.choose('Mode', '4K full width, 25 fps');
-    await bench.unfold('What is left');
     await bench.choose('Digital zoom', '×2');
     await bench.expectSoon(
       () => bench.reading('Delivered'),
@@ -225,7 +224,6 @@ describe('taking it along', () => {
     expect(await bench.ringWords('Zoom')).toBe('35 mm');
     expect(await bench.ringWords('Aperture')).toBe('f/8');
     expect(await bench.ringWords('Focus')).toBe('1.5 m');
-    await bench.unfold('What is left');
     expect(await bench.reading('Delivered')).toMatch(/^36\.0 × 20\.3 mm/);
     await bench.openRig('rig=no-such-rig&focal=35');
     expect(await bench.notice()).toMatch(/not in this workspace/);

@@ -59,7 +59,7 @@ function costWords({ lightStops, view, pixels }: WayCost): string {
   if (Math.abs(lightStops) >= 0.05)
     words.push(`${signed(lightStops, 1)} stop${Math.abs(lightStops) >= 1.05 ? 's' : ''}`);
   if (Math.abs(view - 1) >= 0.005) words.push(`view ${signed((view - 1) * 100, 0)} %`);
-  if (Math.abs(pixels - 1) >= 0.005) words.push(`pixels ${signed((pixels - 1) * 100, 0)} %`);
+  if (Math.abs(pixels - 1) >= 0.005) words.push(`px ${signed((pixels - 1) * 100, 0)} %`);
   return words.join(', ') || 'costs nothing';
 }
 

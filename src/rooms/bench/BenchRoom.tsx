@@ -1,7 +1,10 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { evaluate } from '@/core/rig/evaluate';
 import { isMissing } from '@/core/rig/rig';
+import { applied } from '@/core/rig/wayIdeas';
+import type { Way } from '@/core/rig/waysOut';
 import type { Workspace } from '@/core/kit/workspace';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';
@@ -26,6 +29,8 @@ import { useBench, type Bench } from './useBench';
 import { guarded, type Tell } from './tell';
 import { useFiles } from './useFiles';
 import { useRigActions } from './useRigActions';
+import { useWays } from './useWays';
+import { WaysOut } from './WaysOut';
 
 const Room = styled.div`
   height: 100dvh;
@@ -103,14 +108,22 @@ interface BodyProps {
 
 /** The rig on the Bench, or what it lacks. */
 function RigOnBench({ workspace, bench, tell }: BodyProps) {
-  const { record, rig, report } = bench;
+  const { record, rig, report, actions } = bench;
   const judge = useCallback(
     (judgement: Workspace['judgement']) => {
       guarded(tell, () => setJudgement(db, judgement));
     },
     [tell],
   );
+  const whole = rig && !isMissing(rig) ? rig : null;
+  const ways = useWays(whole, workspace.parts);
+  const [previewed, setPreviewed] = useState<Way | null>(null);
+  const preview = useMemo(
+    () => (whole && previewed ? evaluate(applied(whole, previewed.change, workspace.parts)) : null),
+    [whole, previewed, workspace.parts],
+  );
   if (!record || !rig) return null;
+  const clear = report?.verdict.kind === 'Clear';
   return (
     <Columns>
       <TrainPanel workspace={workspace} bench={bench} record={record} />
@@ -124,9 +137,32 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
         </Lacking>
       ) : (
         <>
-          <Stage report={report} />
+          <Stage
+            report={preview ?? report}
+            preview={previewed && preview ? `If: ${previewed.words}` : null}
+          />
           <RigRings rig={rig} actions={bench.actions} />
-          <Readings rig={rig} report={report} onJudge={judge} />
+          <Readings
+            key={record.id}
+            rig={rig}
+            report={report}
+            onJudge={judge}
+            wayWords={clear ? 'none needed' : (ways[0]?.words ?? 'none found')}
+            ways={
+              <WaysOut
+                ways={ways}
+                clear={clear}
+                onPreview={setPreviewed}
+                onApply={({ words, change }) =>
+                  actions.change(words, {
+                    ...(change.modeId ? { modeId: change.modeId } : {}),
+                    ...(change.partIds ? { partIds: change.partIds } : {}),
+                    settings: { ...rig.settings, ...change.settings },
+                  })
+                }
+              />
+            }
+          />
         </>
       )}
     </Columns>

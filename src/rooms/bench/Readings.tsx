@@ -12,7 +12,7 @@ import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { engraved, oneLine, PHONE } from '@/ui/theme/type';
 import { Cautions } from './Cautions';
-import { readingGroups, type ReadingGroup } from './readingRows';
+import { BECOME, readingGroups, type ReadingGroup } from './readingRows';
 
 const Panel = styled.section`
   border-left: 1px solid var(--line);
@@ -100,6 +100,9 @@ interface ReadingsProps {
   rig: Rig;
   report: Report;
   onJudge: (judgement: Judgement) => void;
+  /** The list of ways out, and the best of them in a few words. */
+  ways: React.ReactNode;
+  wayWords: string;
 }
 
 const today = (): string => new Date().toISOString().slice(0, 10);
@@ -156,10 +159,17 @@ const Summary = styled.span`
   text-align: right;
 `;
 
-/** A group of readings; one with a summary is folded until it is asked for. */
-function Fold({ group, ask }: { group: ReadingGroup; ask: Ask }) {
-  const [open, setOpen] = useState(false);
-  const { title, rows, summary } = group;
+interface FoldProps {
+  title: string;
+  /** Said in the heading while it is folded; without one it always stands open. */
+  summary?: string;
+  startsOpen?: boolean;
+  children: React.ReactNode;
+}
+
+/** A group under a heading; one with a summary can be folded. */
+function Fold({ title, summary, startsOpen = false, children }: FoldProps) {
+  const [open, setOpen] = useState(startsOpen);
   const folds = summary !== undefined;
   const shown = !folds || open;
   return (
@@ -179,18 +189,21 @@ function Fold({ group, ask }: { group: ReadingGroup; ask: Ask }) {
           title
         )}
       </h3>
-      {shown &&
-        rows.map((row) => (
-          <WhyRow
-            key={row.name}
-            name={row.name}
-            figure={row.figure}
-            note={row.note}
-            onAsk={(pressed) => ask(row.reading, pressed)}
-          />
-        ))}
+      {shown && children}
     </Group>
   );
+}
+
+function Rows({ group, ask }: { group: ReadingGroup; ask: Ask }) {
+  return group.rows.map((row) => (
+    <WhyRow
+      key={row.name}
+      name={row.name}
+      figure={row.figure}
+      note={row.note}
+      onAsk={(pressed) => ask(row.reading, pressed)}
+    />
+  ));
 }
 
 interface JudgedByProps {
@@ -229,14 +242,30 @@ const JudgedBy = memo(function JudgedBy({ judgement, onJudge }: JudgedByProps) {
 });
 
 /** What people ask, in the order they ask it; each figure can be asked why. */
-export function Readings({ rig, report, onJudge }: ReadingsProps) {
+export function Readings({ rig, report, onJudge, ways, wayWords }: ReadingsProps) {
+  // Which groups stand open is settled when a rig comes to the Bench; turning a ring folds nothing.
+  const [startsBad] = useState(report.verdict.kind !== 'Clear');
+  const [cover, ...others] = readingGroups(rig, report);
   const [asked, setAsked] = useState<{ reading: Reading; pressed: HTMLElement } | null>(null);
   const ask: Ask = (reading, pressed) => setAsked({ reading, pressed });
   return (
     <Panel aria-label="Readings">
       <VerdictBlock report={report} ask={ask} />
-      {readingGroups(rig, report).map((group) => (
-        <Fold key={group.title} group={group} ask={ask} />
+      <Fold title="Does it cover">
+        <Rows group={cover} ask={ask} />
+      </Fold>
+      <Fold title="Ways out" summary={wayWords} startsOpen={startsBad}>
+        {ways}
+      </Fold>
+      {others.map((group) => (
+        <Fold
+          key={group.title}
+          title={group.title}
+          summary={group.summary}
+          startsOpen={group.title === BECOME && !startsBad}
+        >
+          <Rows group={group} ask={ask} />
+        </Fold>
       ))}
       <Cautions cautions={report.cautions} />
       <JudgedBy judgement={rig.judgement} onJudge={onJudge} />

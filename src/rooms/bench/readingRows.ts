@@ -15,7 +15,7 @@ export interface ReadingRow {
 export interface ReadingGroup {
   title: string;
   rows: ReadingRow[];
-  /** Said in its heading while it is folded; a group without one always stands open. */
+  /** Said in its heading while it is folded. */
   summary?: string;
 }
 
@@ -284,8 +284,12 @@ const rowSummary = (rows: readonly ReadingRow[], ...names: string[]): string =>
     .map((r) => r.figure)
     .join(' · ');
 
-/** All readings of a report. The first two groups always stand open. */
-export function readingGroups(rig: Rig, report: Report): ReadingGroup[] {
+/** Name of the group that says what the train made of the lens. */
+export const BECOME = 'What it has become';
+
+/** All readings of a report, whether it covers first. */
+export function readingGroups(rig: Rig, report: Report): [cover: ReadingGroup, ...ReadingGroup[]] {
+  const become = becomeRows(report);
   const [set, left, picture, fit] = [
     setRows(report),
     leftRows(rig, report),
@@ -294,7 +298,7 @@ export function readingGroups(rig: Rig, report: Report): ReadingGroup[] {
   ];
   return [
     { title: 'Does it cover', rows: coverRows(report) },
-    { title: 'What it has become', rows: becomeRows(report) },
+    { title: BECOME, rows: become, summary: rowSummary(become, 'Focal length', 'Aperture') },
     { title: 'What to set', rows: set, summary: rowSummary(set, 'Stabiliser', 'By hand') },
     {
       title: 'What is left',

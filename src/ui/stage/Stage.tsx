@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { Report } from '@/core/rig/evaluate';
 import type { Theme } from '../theme/themeScript';
+import { oneLine } from '../theme/type';
 import { useTheme } from '../theme/useTheme';
 import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
@@ -53,8 +54,28 @@ function Paint({ report, width, height, theme }: PaintProps) {
   return <canvas ref={canvas} aria-hidden="true" />;
 }
 
+const Preview = styled.figcaption`
+  position: absolute;
+  left: 50%;
+  bottom: 30px;
+  transform: translateX(-50%);
+  max-width: calc(100% - 80px);
+  padding: 3px 10px;
+  border-radius: var(--radius);
+  background: var(--amber);
+  color: var(--on-amber);
+  font-weight: 600;
+  ${oneLine}
+`;
+
+interface StageProps {
+  report: Report;
+  /** What is looked at without being done yet; null while the stage shows the rig as it is. */
+  preview?: string | null;
+}
+
 /** The sensor plane: halo, read-out area, delivered frame and corner readings, all from the core. */
-export function Stage({ report }: { report: Report }) {
+export function Stage({ report, preview = null }: StageProps) {
   const [ref, { width, height }] = useSize<HTMLElement>();
   const [theme] = useTheme();
   return (
@@ -63,6 +84,7 @@ export function Stage({ report }: { report: Report }) {
         <>
           <Paint report={report} width={width} height={height} theme={theme} />
           <StageLines report={report} view={fitView(report.frame.readOut, width, height)} />
+          {preview && <Preview>{preview}</Preview>}
         </>
       )}
     </Well>

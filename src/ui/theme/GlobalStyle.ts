@@ -48,7 +48,7 @@ export const GlobalStyle = createGlobalStyle`
     --stage-under: #d3ccc0;
     color-scheme: light;
   }
-  *, *::before, *::after { box-sizing: border-box; }
+  *, *::before, *::after { box-sizing: border-box; scrollbar-width: thin; scrollbar-color: var(--line) transparent; }
   html { background: var(--ground); -webkit-text-size-adjust: 100%; }
   body {
     margin: 0;

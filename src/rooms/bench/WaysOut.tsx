@@ -1,0 +1,87 @@
+'use client';
+import styled from 'styled-components';
+import type { Way } from '@/core/rig/waysOut';
+import { VerdictMark } from '@/ui/marks/VerdictMark';
+import { oneLine } from '@/ui/theme/type';
+
+/** Room for four ways; more are reached by scrolling, and none leave the room as it is. */
+const List = styled.ul`
+  height: 118px;
+  overflow-y: auto;
+`;
+
+const WayButton = styled.button`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 9px;
+  width: 100%;
+  padding: 4px 6px 4px 2px;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  &:hover,
+  &:focus-visible {
+    background: var(--raised);
+    color: var(--amber);
+  }
+`;
+
+const Words = styled.span`
+  ${oneLine}
+`;
+
+const Price = styled.span`
+  color: var(--muted);
+  font-size: 12px;
+  white-space: nowrap;
+`;
+
+const None = styled.p`
+  color: var(--muted);
+  padding: 6px 0;
+`;
+
+interface WaysOutProps {
+  ways: readonly Way[];
+  /** True where nothing needs mending. */
+  clear: boolean;
+  /** Shows a way on the stage; null takes the preview back. */
+  onPreview: (way: Way | null) => void;
+  onApply: (way: Way) => void;
+}
+
+/** Changes that mend the verdict, each with its price: look at one by pointing at it, take it by pressing. */
+export function WaysOut({ ways, clear, onPreview, onApply }: WaysOutProps) {
+  const shown = clear ? [] : ways;
+  return (
+    <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
+      {shown.map((way) => (
+        <li key={way.words}>
+          <WayButton
+            type="button"
+            title={way.words}
+            onMouseEnter={() => onPreview(way)}
+            onFocus={() => onPreview(way)}
+            onBlur={() => onPreview(null)}
+            onClick={() => {
+              onPreview(null);
+              onApply(way);
+            }}
+          >
+            <VerdictMark kind={way.after} size={19} />
+            <Words>{way.words}</Words>
+            <Price> {way.costWords}</Price>
+          </WayButton>
+        </li>
+      ))}
+      {shown.length === 0 && (
+        <None>
+          {clear ? 'Nothing needs mending.' : 'No single change or pair of changes mends this.'}
+        </None>
+      )}
+    </List>
+  );
+}

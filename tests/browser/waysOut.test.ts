@@ -1,0 +1,68 @@
+/** A bad verdict is mended from the list of ways out, by mouse and by keyboard. */
+import { Key } from 'selenium-webdriver';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { BenchPage } from './bench';
+
+let bench: BenchPage;
+
+beforeAll(async () => {
+  const { driver, downloads } = await openBrowser();
+  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+});
+afterAll(() => bench.driver.quit());
+
+describe('ways out', () => {
+  const wayOut = (words: string) => bench.find(`li button[title^="${words}"]`);
+
+  it('are shown on the stage by pointing at them, and gone again', async () => {
+    await bench.openRig('rig=wheel-house-wide');
+    const stage = () => bench.find('figure[role="img"]');
+    expect(await (await stage()).getAttribute('aria-label')).toMatch(/^Clipped/);
+    const way = await wayOut('Scale up');
+    await bench.driver.actions({ async: true }).move({ origin: way }).perform();
+    await bench.expectSoon(
+      async () => (await stage()).getAttribute('aria-label'),
+      (w) => /^Clear/.test(w ?? ''),
+      'no preview',
+    );
+    expect(await (await bench.find('figcaption')).getText()).toMatch(
+      /^If: Scale up \d+\.\d % in post$/,
+    );
+    expect(await bench.verdictWord()).toBe('Clipped');
+    await bench.driver.actions({ async: true }).move({ x: 5, y: 5 }).perform();
+    await bench.expectSoon(
+      async () => (await stage()).getAttribute('aria-label'),
+      (w) => /^Clipped/.test(w ?? ''),
+      'preview stayed',
+    );
+  });
+
+  it('are taken by pressing, and undone', async () => {
+    const way = await wayOut('Zoom to');
+    const words = await way.getAttribute('title');
+    await way.click();
+    await bench.expectVerdict('Clear');
+    expect(Number.parseFloat(await bench.ringWords('Zoom'))).toBeGreaterThan(20);
+    await bench.press(`Undo: ${words ?? ''}`);
+    await bench.expectVerdict('Clipped');
+    expect(await bench.ringWords('Zoom')).toBe('20 mm');
+  });
+
+  it('work by keyboard alone', async () => {
+    const way = await wayOut('Digital zoom');
+    await bench.driver.executeScript('arguments[0].focus()', way);
+    await bench.keys(Key.ENTER);
+    await bench.expectVerdict('Clear');
+    await bench.driver.executeScript('document.activeElement.blur()');
+    await bench.control('z');
+    await bench.expectVerdict('Clipped');
+  });
+
+  it('need none where the corners are covered', async () => {
+    await bench.openRig('rig=mill-pond');
+    await bench.unfold('Ways out');
+    await bench.saying('Nothing needs mending.');
+    await bench.expectQuiet();
+  });
+});
