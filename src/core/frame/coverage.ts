@@ -117,17 +117,22 @@ export interface Coverage {
   worstCornerRadiusMm: number;
 }
 
-/** Corner readings and margins of a halo over a frame. */
-export function coverage(halo: Halo, frame: FrameSize, travel: Travel): Coverage {
+/** Darkness at each corner of a frame that stands still. */
+export function cornerStopsOf(halo: Halo, frame: FrameSize): CornerStops {
   const [tl, tr, br, bl] = cornerRadii(frame, halo.centre);
   const stops = (r: number) => darknessStops(lightAt(halo, r).light);
   const first = stops(tl);
   // About a centred halo all corners are alike, and asked once.
   const stopsAt = (r: number) => (r === tl ? first : stops(r));
+  return [first, stopsAt(tr), stopsAt(br), stopsAt(bl)];
+}
+
+/** Corner readings and margins of a halo over a frame. */
+export function coverage(halo: Halo, frame: FrameSize, travel: Travel): Coverage {
   const radiiMm = haloRadii(halo);
   const worst = worstCornerRadius(frame, halo.centre, travel);
   return {
-    cornerStops: [first, stopsAt(tr), stopsAt(br), stopsAt(bl)],
+    cornerStops: cornerStopsOf(halo, frame),
     radiiMm,
     marginMm: {
       clear: radiiMm.clear - worst,

@@ -13,7 +13,6 @@ import { useWorkspace } from '@/store/useWorkspace';
 import { setJudgement } from '@/store/workspace';
 import { Notice, type NoticeText } from '@/ui/controls/Notice';
 import { RibbonPatterns } from '@/ui/marks/RibbonPatterns';
-import { Stage } from '@/ui/stage/Stage';
 import { PHONE } from '@/ui/theme/type';
 import { useTheme } from '@/ui/theme/useTheme';
 import { EmptyBench } from './EmptyBench';
@@ -24,6 +23,7 @@ import { Readings } from './Readings';
 import { RigNameDialog } from './RigNameDialog';
 import { RigRings } from './RigRings';
 import { actOnKey, type BenchKeys } from './shortcuts';
+import { StagePlace } from './StagePlace';
 import { TrainPanel } from './TrainPanel';
 import { useBench, type Bench } from './useBench';
 import { guarded, type Tell } from './tell';
@@ -137,9 +137,11 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
         </Lacking>
       ) : (
         <>
-          <Stage
+          <StagePlace
+            rig={rig}
             report={preview ?? report}
             preview={previewed && preview ? `If: ${previewed.words}` : null}
+            actions={actions}
           />
           <RigRings rig={rig} actions={bench.actions} />
           <Readings

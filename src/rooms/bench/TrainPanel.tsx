@@ -12,6 +12,7 @@ import { PHONE } from '@/ui/theme/type';
 import { ASPECTS } from '@/core/frame/aspects';
 import { isMissing } from '@/core/rig/rig';
 import { aspectOptions, bodyOptions, lensOptions, modeOptions, partOptions } from './options';
+import { PartSettings } from './PartSettings';
 import type { Bench, BenchActions } from './useBench';
 
 const Panel = styled.section`
@@ -207,6 +208,7 @@ const RigPlaces = memo(function RigPlaces(props: PlacesProps & { joints: string 
   const { workspace, actions, record, joints } = props;
   const body = workspace.bodies.find((b) => b.id === record.bodyId);
   const mode = body?.modes.find((m) => m.id === record.modeId);
+  const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
   return (
     <>
       <Places>
@@ -243,6 +245,7 @@ const RigPlaces = memo(function RigPlaces(props: PlacesProps & { joints: string 
           onChoose={(modeId) => actions.change('Change the mode', { modeId })}
         />
       </Places>
+      <PartSettings actions={actions} record={record} parts={parts} />
       {body && mode && <BodySettings actions={actions} record={record} mode={mode} body={body} />}
     </>
   );

@@ -90,7 +90,7 @@ const INFINITY_SHARE = 0.06;
 
 /** Focus distances in m from the closest to infinity; Infinity stands at the right end. */
 export function focusScale(closest: number, focalMm: number): BarrelScale {
-  const far = Math.max(closest * 8, clamp(focalMm * 0.2, 5, 300));
+  const far = Math.max(closest * 24, clamp(focalMm * 0.6, 8, 300));
   const farthest = ENGRAVED_DISTANCES.find((d) => d >= far) ?? far;
   const log = logScale(closest, farthest);
   const near = 1 - INFINITY_SHARE;

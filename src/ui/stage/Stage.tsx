@@ -1,13 +1,16 @@
 'use client';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
+import type { Offset } from '@/core/frame/geometry';
 import type { Report } from '@/core/rig/evaluate';
 import type { Theme } from '../theme/themeScript';
 import { oneLine } from '../theme/type';
 import { useTheme } from '../theme/useTheme';
 import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
+import { PointReading } from './PointReading';
 import { StageLines } from './StageLines';
+import { useStageHand } from './useStageHand';
 import { stageWords } from './stageWords';
 import { fitView } from './stageView';
 
@@ -18,6 +21,7 @@ const Well = styled.figure`
   min-height: 0;
   overflow: hidden;
   background: var(--well);
+  user-select: none;
   canvas,
   svg {
     position: absolute;
@@ -72,18 +76,31 @@ interface StageProps {
   report: Report;
   /** What is looked at without being done yet; null while the stage shows the rig as it is. */
   preview?: string | null;
+  /** How far the rig lets itself be shifted, mm; 0 where it does not. */
+  shiftRangeMm: number;
+  /** Dragging the frame: how far the halo has been carried since the drag began, mm. */
+  onShift: (byMm: Offset, done: boolean) => void;
 }
 
 /** The sensor plane: halo, read-out area, delivered frame and corner readings, all from the core. */
-export function Stage({ report, preview = null }: StageProps) {
+export function Stage({ report, preview = null, shiftRangeMm, onShift }: StageProps) {
   const [ref, { width, height }] = useSize<HTMLElement>();
   const [theme] = useTheme();
+  const view = fitView(report.frame.readOut, width, height);
+  const hand = useStageHand(view.pxPerMm, shiftRangeMm > 0, onShift);
   return (
-    <Well ref={ref} role="img" aria-label={stageWords(report)}>
+    <Well
+      ref={ref}
+      role="img"
+      aria-label={stageWords(report)}
+      {...hand.props}
+      style={shiftRangeMm > 0 ? { cursor: 'move', touchAction: 'none' } : { cursor: 'crosshair' }}
+    >
       {width > 0 && height > 0 && (
         <>
           <Paint report={report} width={width} height={height} theme={theme} />
-          <StageLines report={report} view={fitView(report.frame.readOut, width, height)} />
+          <StageLines report={report} view={view} />
+          {hand.at && <PointReading at={hand.at} report={report} view={view} />}
           {preview && <Preview>{preview}</Preview>}
         </>
       )}

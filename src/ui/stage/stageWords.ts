@@ -5,8 +5,10 @@ const mm = (v: number): string => `${v.toFixed(1)} mm`;
 const CORNER_NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
 
 /** Darkness as shown at a corner: "1.3" stops, or "black". */
-export const cornerWords = (stops: number | null): string =>
-  stops === null || stops >= 5 ? 'black' : `−${stops.toFixed(1)}`;
+export function cornerWords(stops: number | null): string {
+  if (stops === null || stops >= 5) return 'black';
+  return stops < 0.05 ? '0.0' : `−${stops.toFixed(1)}`;
+}
 
 export function stageWords(report: Report): string {
   const { verdict, coverage, frame, halo } = report;

@@ -1,0 +1,28 @@
+/** A report with the sensor somewhere in its travel. */
+import { cornerStopsOf } from '../frame/coverage';
+import type { Offset, Travel } from '../frame/geometry';
+import type { Report } from './evaluate';
+
+/** The report as the stage shows it while the sensor stands `sensor` mm from its rest. */
+export function wandered(report: Report, sensor: Offset): Report {
+  const { model } = report.halo;
+  // The frame moves one way; seen from it the halo moves the other.
+  const centre = { xMm: model.centre.xMm - sensor.xMm, yMm: model.centre.yMm - sensor.yMm };
+  const moved = { ...model, centre };
+  return {
+    ...report,
+    halo: { ...report.halo, model: moved },
+    coverage: { ...report.coverage, cornerStops: cornerStopsOf(moved, report.frame.delivered) },
+  };
+}
+
+/**
+ * A wandering path through a travel: where the sensor stands `seconds` after it set out, mm. It never
+ * leaves the travel and comes close to its edge all round. For the eye; real movement depends on the hand.
+ */
+export function wanderAt(travel: Travel, seconds: number): Offset {
+  const angle = seconds * 0.9 + 0.6 * Math.sin(seconds * 0.53);
+  const reach = 0.62 + 0.38 * Math.sin(seconds * 1.37);
+  const yMm = travel.shape === 'box' ? travel.yMm : travel.xMm;
+  return { xMm: travel.xMm * reach * Math.cos(angle), yMm: yMm * reach * Math.sin(angle) };
+}
