@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
-import { RESTING } from '../kit/rigRecord';
+import { restingSettings } from '../kit/rigRecord';
 import { verdictOf } from '../rig/evaluate';
 import { isMissing, resolveRig } from '../rig/rig';
 import { choose, type Candidate, type Job } from './choose';
@@ -50,9 +50,7 @@ describe('choose', () => {
         partIds: c.partIds,
         note: '',
         settings: {
-          ...RESTING,
-          focalMm: lens.focalMaxMm,
-          fNumber: lens.openFNumberLong,
+          ...restingSettings(lens.focalMaxMm, lens.openFNumberLong),
           aspect: job.aspect,
         },
       });

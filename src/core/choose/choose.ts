@@ -6,7 +6,7 @@ import type { Judgement } from '../kit/judgement';
 import { openFNumberAt, transmissionOf, type Lens } from '../kit/lens';
 import type { Mount } from '../kit/mount';
 import type { Part } from '../kit/part';
-import { RESTING } from '../kit/rigRecord';
+import { restingSettings } from '../kit/rigRecord';
 import type { Workspace } from '../kit/workspace';
 import { cropFactor } from '../optics/crop';
 import { findChains, type Chain } from '../rig/chains';
@@ -200,6 +200,9 @@ function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit:
     const tStop = light.tStop ?? light.fNumber / glass;
     fastest = Math.min(fastest, tStop);
     if (tStop > job.slowestTStop * 1.03) continue;
+    const settings = restingSettings(focalMm, fNumber);
+    settings.aspect = job.aspect;
+    settings.stabiliser = job.stabilised;
     const rig: Rig = {
       name: '',
       body,
@@ -208,13 +211,7 @@ function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit:
       parts: chain.parts,
       judgement,
       mounts: kit.mounts,
-      settings: {
-        ...RESTING,
-        focalMm,
-        fNumber,
-        aspect: job.aspect,
-        stabiliser: job.stabilised,
-      },
+      settings,
     };
     const { kind } = verdictOf(rig);
     if (best === null || BEST_FIRST.indexOf(kind) < BEST_FIRST.indexOf(best)) best = kind;

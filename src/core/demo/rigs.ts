@@ -1,4 +1,4 @@
-import { RESTING, type RigRecord, type RigSettings } from '../kit/rigRecord';
+import { restingSettings, type RigRecord, type RigSettings } from '../kit/rigRecord';
 
 const rig = (
   id: string,
@@ -15,7 +15,7 @@ const rig = (
     modeId,
     lensId,
     partIds,
-    settings: { ...RESTING, ...settings },
+    settings: { ...restingSettings(settings.focalMm, settings.fNumber), ...settings },
     note,
   };
 };

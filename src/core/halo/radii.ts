@@ -22,11 +22,11 @@ export interface HaloRadii {
 }
 
 /** Near enough to a level: with rims a few mm soft, well under a thousandth of a millimetre. */
-const LEVEL_TOLERANCE = 1e-5;
-const RADIUS_TOLERANCE_MM = 4e-4;
+const LEVEL_TOLERANCE = 3e-5;
+const RADIUS_TOLERANCE_MM = 1e-3;
 
 /**
- * Radius at which a falling function passes `level`, between `low` and `high`, to about 2e-4 mm; the
+ * Radius at which a falling function passes `level`, between `low` and `high`, to about 5e-4 mm; the
  * nearer end where it does not pass it. Chandrupatla's bracketing method (Adv. Eng. Software 28, 1997):
  * inverse quadratic steps where they are safe, bisection where not.
  */

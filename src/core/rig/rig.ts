@@ -4,7 +4,7 @@ import type { Judgement } from '../kit/judgement';
 import { isZoom, openFNumberAt, type Lens } from '../kit/lens';
 import type { Mount } from '../kit/mount';
 import type { Part } from '../kit/part';
-import type { RigRecord, RigSettings } from '../kit/rigRecord';
+import { mergedSettings, type RigRecord, type RigSettings } from '../kit/rigRecord';
 import type { Workspace } from '../kit/workspace';
 
 export interface Rig {
@@ -71,11 +71,19 @@ export function fitSettings(settings: RigSettings, lens: Lens, mode: Mode): RigS
     focusM === settings.focusM &&
     cropId === settings.cropId &&
     digitalZoom === settings.digitalZoom;
-  return unchanged ? settings : { ...settings, focalMm, fNumber, focusM, cropId, digitalZoom };
+  return unchanged
+    ? settings
+    : mergedSettings(settings, { focalMm, fNumber, focusM, cropId, digitalZoom });
 }
 
 /** The same rig with some settings turned, held within what lens and mode can do. */
 export const turned = (rig: Rig, change: Partial<RigSettings>): Rig => ({
-  ...rig,
-  settings: fitSettings({ ...rig.settings, ...change }, rig.lens, rig.mode),
+  name: rig.name,
+  body: rig.body,
+  mode: rig.mode,
+  lens: rig.lens,
+  parts: rig.parts,
+  settings: fitSettings(mergedSettings(rig.settings, change), rig.lens, rig.mode),
+  judgement: rig.judgement,
+  mounts: rig.mounts,
 });

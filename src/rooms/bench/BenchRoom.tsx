@@ -29,7 +29,6 @@ import { useBench, type Bench } from './useBench';
 import { guarded, type Tell } from './tell';
 import { useFiles } from './useFiles';
 import { useRigActions } from './useRigActions';
-import { useWays } from './useWays';
 import { WaysOut } from './WaysOut';
 
 const Room = styled.div`
@@ -116,14 +115,12 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
     [tell],
   );
   const whole = rig && !isMissing(rig) ? rig : null;
-  const ways = useWays(whole, workspace.parts);
   const [previewed, setPreviewed] = useState<Way | null>(null);
   const preview = useMemo(
     () => (whole && previewed ? evaluate(applied(whole, previewed.change, workspace.parts)) : null),
     [whole, previewed, workspace.parts],
   );
   if (!record || !rig) return null;
-  const clear = report?.verdict.kind === 'Clear';
   return (
     <Columns>
       <TrainPanel workspace={workspace} bench={bench} record={record} />
@@ -149,11 +146,12 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
             rig={rig}
             report={report}
             onJudge={judge}
-            wayWords={clear ? 'none needed' : (ways[0]?.words ?? 'none found')}
-            ways={
+            ways={(startsOpen) => (
               <WaysOut
-                ways={ways}
-                clear={clear}
+                rig={rig}
+                kit={workspace.parts}
+                clear={report.verdict.kind === 'Clear'}
+                startsOpen={startsOpen}
                 onPreview={setPreviewed}
                 onApply={({ words, change }) =>
                   actions.change(words, {
@@ -163,7 +161,7 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
                   })
                 }
               />
-            }
+            )}
           />
         </>
       )}

@@ -1,5 +1,4 @@
 'use client';
-import { ChevronDown, ChevronUp } from 'lucide-react';
 import { memo, useState } from 'react';
 import styled from 'styled-components';
 import { SCHOOLS, type Judgement, type School } from '@/core/kit/judgement';
@@ -8,9 +7,10 @@ import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { explain, type Reading } from '@/core/rig/why';
 import { Choice } from '@/ui/controls/Choice';
+import { Fold } from '@/ui/controls/Fold';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
-import { engraved, oneLine, PHONE } from '@/ui/theme/type';
+import { PHONE } from '@/ui/theme/type';
 import { Cautions } from './Cautions';
 import { BECOME, readingGroups, type ReadingGroup } from './readingRows';
 
@@ -59,17 +59,6 @@ const Sentence = styled.p`
   margin-top: 10px;
 `;
 
-const Group = styled.div<{ $folded: boolean }>`
-  margin-top: ${(p) => (p.$folded ? 4 : 10)}px;
-  h3 {
-    font-size: 13px;
-    color: var(--muted);
-    font-weight: 650;
-    border-bottom: 1px solid var(--line);
-    padding-bottom: 3px;
-  }
-`;
-
 const Judged = styled.div`
   margin-top: 12px;
   display: grid;
@@ -100,9 +89,8 @@ interface ReadingsProps {
   rig: Rig;
   report: Report;
   onJudge: (judgement: Judgement) => void;
-  /** The list of ways out, and the best of them in a few words. */
-  ways: React.ReactNode;
-  wayWords: string;
+  /** The group of ways out; told whether it starts open. */
+  ways: (startsOpen: boolean) => React.ReactNode;
 }
 
 const today = (): string => new Date().toISOString().slice(0, 10);
@@ -128,69 +116,6 @@ function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
       </VerdictButton>
       <Sentence>{verdict.sentence}</Sentence>
     </>
-  );
-}
-
-const FoldButton = styled.button`
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  align-items: baseline;
-  gap: 10px;
-  width: 100%;
-  padding: 0;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-  color: var(--muted);
-  font-weight: inherit;
-  &:hover {
-    color: var(--ink);
-  }
-  svg {
-    align-self: center;
-  }
-`;
-
-const Summary = styled.span`
-  ${engraved}
-  ${oneLine}
-  color: var(--ink);
-  text-align: right;
-`;
-
-interface FoldProps {
-  title: string;
-  /** Said in the heading while it is folded; without one it always stands open. */
-  summary?: string;
-  startsOpen?: boolean;
-  children: React.ReactNode;
-}
-
-/** A group under a heading; one with a summary can be folded. */
-function Fold({ title, summary, startsOpen = false, children }: FoldProps) {
-  const [open, setOpen] = useState(startsOpen);
-  const folds = summary !== undefined;
-  const shown = !folds || open;
-  return (
-    <Group $folded={folds && !open}>
-      <h3>
-        {folds ? (
-          <FoldButton type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
-            {title}
-            <Summary> {open ? '' : summary}</Summary>
-            {open ? (
-              <ChevronUp size={13} aria-hidden="true" />
-            ) : (
-              <ChevronDown size={13} aria-hidden="true" />
-            )}
-          </FoldButton>
-        ) : (
-          title
-        )}
-      </h3>
-      {shown && children}
-    </Group>
   );
 }
 
@@ -242,7 +167,7 @@ const JudgedBy = memo(function JudgedBy({ judgement, onJudge }: JudgedByProps) {
 });
 
 /** What people ask, in the order they ask it; each figure can be asked why. */
-export function Readings({ rig, report, onJudge, ways, wayWords }: ReadingsProps) {
+export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
   // Which groups stand open is settled when a rig comes to the Bench; turning a ring folds nothing.
   const [startsBad] = useState(report.verdict.kind !== 'Clear');
   const [cover, ...others] = readingGroups(rig, report);
@@ -254,9 +179,7 @@ export function Readings({ rig, report, onJudge, ways, wayWords }: ReadingsProps
       <Fold title="Does it cover">
         <Rows group={cover} ask={ask} />
       </Fold>
-      <Fold title="Ways out" summary={wayWords} startsOpen={startsBad}>
-        {ways}
-      </Fold>
+      {ways(startsBad)}
       {others.map((group) => (
         <Fold
           key={group.title}

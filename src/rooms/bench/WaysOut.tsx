@@ -1,8 +1,12 @@
 'use client';
 import styled from 'styled-components';
+import type { Part } from '@/core/kit/part';
+import type { Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/waysOut';
+import { Fold } from '@/ui/controls/Fold';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { oneLine } from '@/ui/theme/type';
+import { useWays } from './useWays';
 
 /** Room for four ways; more are reached by scrolling, and none leave the room as it is. */
 const List = styled.ul`
@@ -45,43 +49,53 @@ const None = styled.p`
 `;
 
 interface WaysOutProps {
-  ways: readonly Way[];
+  rig: Rig;
+  /** Parts at hand. */
+  kit: readonly Part[];
   /** True where nothing needs mending. */
   clear: boolean;
+  startsOpen: boolean;
   /** Shows a way on the stage; null takes the preview back. */
   onPreview: (way: Way | null) => void;
   onApply: (way: Way) => void;
 }
 
 /** Changes that mend the verdict, each with its price: look at one by pointing at it, take it by pressing. */
-export function WaysOut({ ways, clear, onPreview, onApply }: WaysOutProps) {
-  const shown = clear ? [] : ways;
+export function WaysOut({ rig, kit, clear, startsOpen, onPreview, onApply }: WaysOutProps) {
+  const found = useWays(rig, kit);
+  const shown = clear ? [] : found;
   return (
-    <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
-      {shown.map((way) => (
-        <li key={way.words}>
-          <WayButton
-            type="button"
-            title={way.words}
-            onMouseEnter={() => onPreview(way)}
-            onFocus={() => onPreview(way)}
-            onBlur={() => onPreview(null)}
-            onClick={() => {
-              onPreview(null);
-              onApply(way);
-            }}
-          >
-            <VerdictMark kind={way.after} size={19} />
-            <Words>{way.words}</Words>
-            <Price> {way.costWords}</Price>
-          </WayButton>
-        </li>
-      ))}
-      {shown.length === 0 && (
-        <None>
-          {clear ? 'Nothing needs mending.' : 'No single change or pair of changes mends this.'}
-        </None>
-      )}
-    </List>
+    <Fold
+      title="Ways out"
+      summary={clear ? 'none needed' : (shown[0]?.words ?? 'none found')}
+      startsOpen={startsOpen}
+    >
+      <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
+        {shown.map((way) => (
+          <li key={way.words}>
+            <WayButton
+              type="button"
+              title={way.words}
+              onMouseEnter={() => onPreview(way)}
+              onFocus={() => onPreview(way)}
+              onBlur={() => onPreview(null)}
+              onClick={() => {
+                onPreview(null);
+                onApply(way);
+              }}
+            >
+              <VerdictMark kind={way.after} size={19} />
+              <Words>{way.words}</Words>
+              <Price> {way.costWords}</Price>
+            </WayButton>
+          </li>
+        ))}
+        {shown.length === 0 && (
+          <None>
+            {clear ? 'Nothing needs mending.' : 'No single change or pair of changes mends this.'}
+          </None>
+        )}
+      </List>
+    </Fold>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { RESTING, type RigRecord } from '@/core/kit/rigRecord';
+import { restingSettings, type RigRecord } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
@@ -21,11 +21,7 @@ function firstRig(workspace: Workspace): RigRecord | null {
     modeId: mode.id,
     lensId: lens.id,
     partIds: [],
-    settings: {
-      ...RESTING,
-      focalMm: lens.focalMinMm,
-      fNumber: lens.openFNumberWide,
-    },
+    settings: restingSettings(lens.focalMinMm, lens.openFNumberWide),
     note: '',
   };
 }

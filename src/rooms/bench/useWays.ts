@@ -6,16 +6,13 @@ import type { Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/waysOut';
 import type { WaysDoor } from '@/workers/ways.worker';
 
-/** The ways found, and the rig they were found for. */
-interface Found {
-  rig: Rig;
-  ways: Way[];
-}
-
 interface Search {
   worker: Worker;
   door: Remote<WaysDoor>;
 }
+
+/** Time between two searches while a ring is being turned, ms. */
+const APART_MS = 90;
 
 const open = (): Search => {
   const worker = new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), {
@@ -25,11 +22,12 @@ const open = (): Search => {
 };
 
 /**
- * Ways out of the rig's verdict, found in a worker. While one search runs only the newest rig waits; the
- * last answer stands until the next comes. A worker that breaks is opened anew for the next rig.
+ * Ways out of the rig's verdict, found in a worker. Searches begin a moment apart, and while one runs only
+ * the newest rig waits; the last answer stands until the next comes. A worker that breaks is opened anew
+ * for the next rig.
  */
-export function useWays(rig: Rig | null, kit: readonly Part[]): readonly Way[] {
-  const [found, setFound] = useState<Found | null>(null);
+export function useWays(rig: Rig, kit: readonly Part[]): readonly Way[] {
+  const [ways, setWays] = useState<readonly Way[]>([]);
   const search = useRef<Search | null>(null);
   const waiting = useRef<{ rig: Rig; kit: readonly Part[] } | null>(null);
   const busy = useRef(false);
@@ -43,7 +41,6 @@ export function useWays(rig: Rig | null, kit: readonly Part[]): readonly Way[] {
   );
 
   useEffect(() => {
-    if (!rig) return;
     waiting.current = { rig, kit };
     const next = async (): Promise<void> => {
       const job = waiting.current;
@@ -52,8 +49,8 @@ export function useWays(rig: Rig | null, kit: readonly Part[]): readonly Way[] {
       busy.current = true;
       try {
         search.current ??= open();
-        const ways = await search.current.door.waysOut(job.rig, job.kit);
-        setFound({ rig: job.rig, ways });
+        setWays(await search.current.door.waysOut(job.rig, job.kit));
+        await new Promise((resolve) => setTimeout(resolve, APART_MS));
       } catch {
         search.current?.worker.terminate();
         search.current = null;
@@ -65,5 +62,5 @@ export function useWays(rig: Rig | null, kit: readonly Part[]): readonly Way[] {
     void next();
   }, [rig, kit]);
 
-  return found?.ways ?? [];
+  return ways;
 }
