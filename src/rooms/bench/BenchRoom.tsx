@@ -153,13 +153,7 @@ function RigOnBench({ workspace, bench, tell }: BodyProps) {
                 clear={report.verdict.kind === 'Clear'}
                 startsOpen={startsOpen}
                 onPreview={setPreviewed}
-                onApply={({ words, change }) =>
-                  actions.change(words, {
-                    ...(change.modeId ? { modeId: change.modeId } : {}),
-                    ...(change.partIds ? { partIds: change.partIds } : {}),
-                    settings: { ...rig.settings, ...change.settings },
-                  })
-                }
+                onApply={actions.apply}
               />
             )}
           />

@@ -1,5 +1,5 @@
 'use client';
-import { memo, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import styled from 'styled-components';
 import { SCHOOLS, type Judgement, type School } from '@/core/kit/judgement';
 import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
@@ -126,7 +126,8 @@ function Rows({ group, ask }: { group: ReadingGroup; ask: Ask }) {
       name={row.name}
       figure={row.figure}
       note={row.note}
-      onAsk={(pressed) => ask(row.reading, pressed)}
+      reading={row.reading}
+      onAsk={ask}
     />
   ));
 }
@@ -172,7 +173,7 @@ export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
   const [startsBad] = useState(report.verdict.kind !== 'Clear');
   const [cover, ...others] = readingGroups(rig, report);
   const [asked, setAsked] = useState<{ reading: Reading; pressed: HTMLElement } | null>(null);
-  const ask: Ask = (reading, pressed) => setAsked({ reading, pressed });
+  const ask = useCallback<Ask>((reading, pressed) => setAsked({ reading, pressed }), []);
   return (
     <Panel aria-label="Readings">
       <VerdictBlock report={report} ask={ask} />

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import styled from 'styled-components';
 import type { Part } from '@/core/kit/part';
 import type { Rig } from '@/core/rig/rig';
@@ -48,54 +49,67 @@ const None = styled.p`
   padding: 6px 0;
 `;
 
-interface WaysOutProps {
-  rig: Rig;
-  /** Parts at hand. */
-  kit: readonly Part[];
+interface WayListProps {
+  ways: readonly Way[];
   /** True where nothing needs mending. */
   clear: boolean;
-  startsOpen: boolean;
   /** Shows a way on the stage; null takes the preview back. */
   onPreview: (way: Way | null) => void;
   onApply: (way: Way) => void;
 }
 
+/** Drawn anew only when other ways are found. */
+const WayList = memo(function WayList({ ways, clear, onPreview, onApply }: WayListProps) {
+  return (
+    <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
+      {ways.map((way) => (
+        <li key={way.words}>
+          <WayButton
+            type="button"
+            title={way.words}
+            onMouseEnter={() => onPreview(way)}
+            onFocus={() => onPreview(way)}
+            onBlur={() => onPreview(null)}
+            onClick={() => {
+              onPreview(null);
+              onApply(way);
+            }}
+          >
+            <VerdictMark kind={way.after} size={19} />
+            <Words>{way.words}</Words>
+            <Price> {way.costWords}</Price>
+          </WayButton>
+        </li>
+      ))}
+      {ways.length === 0 && (
+        <None>
+          {clear ? 'Nothing needs mending.' : 'No single change or pair of changes mends this.'}
+        </None>
+      )}
+    </List>
+  );
+});
+
+interface WaysOutProps extends Omit<WayListProps, 'ways'> {
+  rig: Rig;
+  /** Parts at hand. */
+  kit: readonly Part[];
+  startsOpen: boolean;
+}
+
+const NO_WAYS: readonly Way[] = [];
+
 /** Changes that mend the verdict, each with its price: look at one by pointing at it, take it by pressing. */
-export function WaysOut({ rig, kit, clear, startsOpen, onPreview, onApply }: WaysOutProps) {
+export function WaysOut({ rig, kit, startsOpen, clear, onPreview, onApply }: WaysOutProps) {
   const found = useWays(rig, kit);
-  const shown = clear ? [] : found;
+  const ways = clear ? NO_WAYS : found;
   return (
     <Fold
       title="Ways out"
-      summary={clear ? 'none needed' : (shown[0]?.words ?? 'none found')}
+      summary={clear ? 'none needed' : (ways[0]?.words ?? 'none found')}
       startsOpen={startsOpen}
     >
-      <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
-        {shown.map((way) => (
-          <li key={way.words}>
-            <WayButton
-              type="button"
-              title={way.words}
-              onMouseEnter={() => onPreview(way)}
-              onFocus={() => onPreview(way)}
-              onBlur={() => onPreview(null)}
-              onClick={() => {
-                onPreview(null);
-                onApply(way);
-              }}
-            >
-              <VerdictMark kind={way.after} size={19} />
-              <Words>{way.words}</Words>
-              <Price> {way.costWords}</Price>
-            </WayButton>
-          </li>
-        ))}
-        {shown.length === 0 && (
-          <None>
-            {clear ? 'Nothing needs mending.' : 'No single change or pair of changes mends this.'}
-          </None>
-        )}
-      </List>
+      <WayList ways={ways} clear={clear} onPreview={onPreview} onApply={onApply} />
     </Fold>
   );
 }

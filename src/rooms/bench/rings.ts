@@ -50,6 +50,19 @@ function readAperture(text: string, open: number, closed: number): number | null
 
 const isInfinity = (text: string): boolean => /^\s*(∞|inf(inity)?)\s*$/i.test(text);
 
+const MOST_REMEMBERED = 64;
+const scales = new Map<string, BarrelScale>();
+
+/** The same scale for the same ring, so that its engraving is not drawn anew while it is turned. */
+function remembered(key: string, make: () => BarrelScale): BarrelScale {
+  const known = scales.get(key);
+  if (known) return known;
+  if (scales.size >= MOST_REMEMBERED) scales.clear();
+  const scale = make();
+  scales.set(key, scale);
+  return scale;
+}
+
 /** The rings a rig has; a prime has no zoom ring. */
 export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
   const open = openFNumberAt(lens, settings.focalMm);
@@ -58,7 +71,7 @@ export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
   const zoom: RingSpec = {
     name: 'Zoom',
     step: 'Turn the zoom ring',
-    scale: focalScale(focalMinMm, focalMaxMm),
+    scale: remembered(`zoom ${focalMinMm} ${focalMaxMm}`, () => focalScale(focalMinMm, focalMaxMm)),
     value: settings.focalMm,
     words: focalWords,
     read: (text) => numberIn(text, focalMinMm, focalMaxMm),
@@ -68,7 +81,7 @@ export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
   const aperture: RingSpec = {
     name: 'Aperture',
     step: 'Turn the aperture ring',
-    scale: apertureScale(open, closed),
+    scale: remembered(`aperture ${open} ${closed}`, () => apertureScale(open, closed)),
     value: settings.fNumber,
     words: apertureWords,
     read: (text) => readAperture(text, open, closed),
@@ -78,7 +91,9 @@ export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
   const focus: RingSpec = {
     name: 'Focus',
     step: 'Turn the focus ring',
-    scale: focusScale(closestFocusM, lens.focalMaxMm),
+    scale: remembered(`focus ${closestFocusM} ${lens.focalMaxMm}`, () =>
+      focusScale(closestFocusM, lens.focalMaxMm),
+    ),
     value: settings.focusM ?? Infinity,
     words: focusWords,
     read: (text) => (isInfinity(text) ? Infinity : numberIn(text, closestFocusM, 100_000)),

@@ -5,6 +5,7 @@ import type { RigRecord, RigSettings } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
 import { evaluate, type Report } from '@/core/rig/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
+import type { Way } from '@/core/rig/waysOut';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import { lastRig, rememberRig } from '@/store/lastRig';
@@ -26,6 +27,8 @@ export interface BenchActions {
   settle: (label: string, change: Partial<RigSettings>) => void;
   /** Changes which records the rig joins, or its name. */
   change: (label: string, change: Partial<RigRecord>) => void;
+  /** Takes a way out as one step. */
+  apply: (way: Way) => void;
 }
 
 export interface Bench {
@@ -132,25 +135,30 @@ export function useBench(workspace: Workspace, say: Say): Bench {
       setDraft({ record: on, settings: next, settled });
       return { ...on, settings: next };
     };
+    const change: BenchActions['change'] = (label, changes) => {
+      const { workspace: kit, record: on } = now.current;
+      if (!on) return;
+      const next = { ...on, ...changes };
+      const settings = fitted(kit, next, next.settings);
+      save(label, { ...next, settings }, null, say, () => undefined);
+    };
     return {
       choose,
+      change,
+      apply: ({ words, change: { settings, modeId, partIds } }) => {
+        const { settings: set } = now.current;
+        if (!set) return;
+        change(words, {
+          ...(modeId ? { modeId } : {}),
+          ...(partIds ? { partIds } : {}),
+          settings: { ...set, ...settings },
+        });
+      },
       turn: (change) => void turnTo(change, false),
       settle: (label, change) => {
         const next = turnTo(change, true);
         const key = `${next?.id ?? ''}:${Object.keys(change).join()}`;
         if (next) save(label, next, key, say, () => setDraft(null));
-      },
-      change: (label, change) => {
-        const { workspace: kit, record: on } = now.current;
-        if (!on) return;
-        const next = { ...on, ...change };
-        save(
-          label,
-          { ...next, settings: fitted(kit, next, next.settings) },
-          null,
-          say,
-          () => undefined,
-        );
       },
     };
   }, [choose, say]);

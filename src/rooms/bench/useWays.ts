@@ -11,8 +11,8 @@ interface Search {
   door: Remote<WaysDoor>;
 }
 
-/** Time between two searches while a ring is being turned, ms. */
-const APART_MS = 90;
+/** How long the hand must rest before a search begins, ms. */
+const REST_MS = 110;
 
 const open = (): Search => {
   const worker = new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), {
@@ -22,9 +22,9 @@ const open = (): Search => {
 };
 
 /**
- * Ways out of the rig's verdict, found in a worker. Searches begin a moment apart, and while one runs only
- * the newest rig waits; the last answer stands until the next comes. A worker that breaks is opened anew
- * for the next rig.
+ * Ways out of the rig's verdict, found in a worker as soon as the hand rests. While a search runs only the
+ * newest rig waits; the last answer stands until the next comes. A worker that breaks is opened anew for
+ * the next rig.
  */
 export function useWays(rig: Rig, kit: readonly Part[]): readonly Way[] {
   const [ways, setWays] = useState<readonly Way[]>([]);
@@ -50,7 +50,6 @@ export function useWays(rig: Rig, kit: readonly Part[]): readonly Way[] {
       try {
         search.current ??= open();
         setWays(await search.current.door.waysOut(job.rig, job.kit));
-        await new Promise((resolve) => setTimeout(resolve, APART_MS));
       } catch {
         search.current?.worker.terminate();
         search.current = null;
@@ -59,7 +58,8 @@ export function useWays(rig: Rig, kit: readonly Part[]): readonly Way[] {
       }
       await next();
     };
-    void next();
+    const timer = setTimeout(() => void next(), REST_MS);
+    return () => clearTimeout(timer);
   }, [rig, kit]);
 
   return ways;

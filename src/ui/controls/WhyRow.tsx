@@ -1,5 +1,5 @@
 'use client';
-import { useLayoutEffect, useRef } from 'react';
+import { memo, useLayoutEffect, useRef } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Why } from '@/core/rig/why';
@@ -97,18 +97,23 @@ function WhySheet({ why }: { why: Why }) {
   );
 }
 
-interface WhyRowProps {
+interface WhyRowProps<R extends string> {
   name: string;
   figure: string;
   note?: string;
-  /** Asked with the element that was pressed. */
-  onAsk: (pressed: HTMLElement) => void;
+  /** Which reading it is. */
+  reading: R;
+  /** Asked with the reading and the element that was pressed; the same function from frame to frame. */
+  onAsk: (reading: R, pressed: HTMLElement) => void;
 }
 
-/** A reading: name and figure; pressing it asks why. Plain on purpose: it changes with every frame of a turn. */
-export function WhyRow({ name, figure, note, onAsk }: WhyRowProps) {
+function Row<R extends string>({ name, figure, note, reading, onAsk }: WhyRowProps<R>) {
   return (
-    <RowButton type="button" aria-haspopup="dialog" onClick={(event) => onAsk(event.currentTarget)}>
+    <RowButton
+      type="button"
+      aria-haspopup="dialog"
+      onClick={(event) => onAsk(reading, event.currentTarget)}
+    >
       <Name>{name}</Name>
       <Figures>
         <Figure>{figure}</Figure>
@@ -117,6 +122,9 @@ export function WhyRow({ name, figure, note, onAsk }: WhyRowProps) {
     </RowButton>
   );
 }
+
+/** A reading: name and figure; pressing it asks why. Drawn anew only when its words change. */
+export const WhyRow = memo(Row) as typeof Row;
 
 interface WhyPopoverProps {
   /** What was pressed; null while nothing is asked. */

@@ -1,5 +1,5 @@
 'use client';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import styled from 'styled-components';
 import type { VerdictKind } from '@/core/frame/coverage';
 import { engraved, PHONE } from '../theme/type';
@@ -73,7 +73,7 @@ const FIGURE_Y = 55;
 /** Room a figure needs, px. */
 const FIGURE_PX = 34;
 
-function Marks({ scale, width }: { scale: BarrelScale; width: number }) {
+const Marks = memo(function Marks({ scale, width }: { scale: BarrelScale; width: number }) {
   const marks = useMemo(
     () => legibleMarks(scale, FIGURE_PX / Math.max(width, 100)),
     [scale, width],
@@ -95,7 +95,7 @@ function Marks({ scale, width }: { scale: BarrelScale; width: number }) {
       )}
     </g>
   ));
-}
+});
 
 function Ribbon({ stretches }: { stretches: readonly RibbonStretch[] }) {
   return stretches.map((s) => (
