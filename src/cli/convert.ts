@@ -2,7 +2,7 @@
 import { printsAs } from '@/core/optics/apertures';
 import { equivalents } from '@/core/optics/crop';
 import { FULL_FRAME } from '@/core/optics/formats';
-import { customaryStops, isoFactor, lightStopsOfFactor } from '@/core/optics/stops';
+import { customaryStopsTogether, isoFactor, lightStopsOfFactor } from '@/core/optics/stops';
 import { frameFrom, numberFrom, readArgs, requiredNumber, type Command } from './command';
 import { signed } from './words';
 
@@ -23,12 +23,6 @@ interface Values {
   frame?: string;
 }
 
-/** What is commonly said of several factors together; null where one of them has no custom. */
-function customaryOf(factors: readonly number[]): number | null {
-  const said = factors.map(customaryStops);
-  return said.reduce<number | null>((sum, v) => (sum === null || v === null ? null : sum + v), 0);
-}
-
 export const convertCommand: Command = {
   usage,
   run(args) {
@@ -45,7 +39,7 @@ export const convertCommand: Command = {
       focalMm,
       fNumber: n,
       lightStops,
-      customaryStops: factors.length === 0 ? null : customaryOf(factors),
+      customaryStops: customaryStopsTogether(factors),
       isoFactor: isoFactor(lightStops),
       printsAs: printsAs(n),
       cropFactor: equal.cropFactor,

@@ -45,6 +45,17 @@ export function customaryStops(factor: number): number | null {
   return hit ? hit.stops : null;
 }
 
+/** What is commonly said of several factors together, stops; null for none, or where one has no custom. */
+export function customaryStopsTogether(factors: readonly number[]): number | null {
+  let sum = 0;
+  for (const factor of factors) {
+    const said = customaryStops(factor);
+    if (said === null) return null;
+    sum += said;
+  }
+  return factors.length > 0 ? sum : null;
+}
+
 /** True where custom and arithmetic differ by more than a quarter stop, so that the screen must say so. */
 export function customDisagrees(exactStops: number, customary: number | null): boolean {
   return customary !== null && Math.abs(exactStops - customary) > 0.25;

@@ -2,7 +2,6 @@
 import { fullName } from '../kit/body';
 import type { Electronics } from '../kit/common';
 import { isZoom, openFNumberAt } from '../kit/lens';
-import { isFront } from '../kit/part';
 import { cropFactor } from '../optics/crop';
 import {
   ELECTRONIC_SHUTTER,
@@ -12,7 +11,7 @@ import {
 } from '../optics/steady';
 import type { FrameSize } from '../optics/formats';
 import type { Rig } from './rig';
-import type { TrainLight } from './train';
+import { fNumberBehind, type TrainLight } from './train';
 
 export interface SteadyReport {
   /** Focal length to tell the stabiliser, mm: f' at the zoom mark in use. */
@@ -69,10 +68,7 @@ const MARK_SLACK = 1.03;
 
 export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport {
   const { lens, body, parts, settings } = rig;
-  let openFNumber = openFNumberAt(lens, settings.focalMm);
-  for (const part of parts) {
-    if (!isFront(part)) openFNumber = Math.max(openFNumber * part.factor, part.fastestFNumber ?? 0);
-  }
+  const openFNumber = fNumberBehind(parts, openFNumberAt(lens, settings.focalMm));
   const limit = body.autofocusLimitFNumber;
   const step = [...body.autofocusPoints]
     .sort((a, b) => a.upToFNumber - b.upToFNumber)

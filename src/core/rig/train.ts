@@ -4,7 +4,7 @@ import { isFront, magnifies, type Part } from '../kit/part';
 import { transmissionOf, type Lens } from '../kit/lens';
 import type { Halo, Rim } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
-import { customaryStops, glassLossStops, lightStopsOfFactor, tStop } from '../optics/stops';
+import { customaryStopsTogether, glassLossStops, lightStopsOfFactor, tStop } from '../optics/stops';
 
 export interface TrainLight {
   /** Product of the factors of all parts. */
@@ -45,15 +45,13 @@ function partsLossStops(parts: readonly Part[]): number | null {
   return loss;
 }
 
-function customaryOf(parts: readonly Part[]): number | null {
-  let sum = 0;
-  const converters = parts.filter(magnifies);
-  for (const part of converters) {
-    const said = customaryStops(part.factor);
-    if (said === null) return null;
-    sum += said;
+/** f-number behind the train for a lens at `lensFNumber`, not faster than its slowest part passes. */
+export function fNumberBehind(parts: readonly Part[], lensFNumber: number): number {
+  let fNumber = lensFNumber;
+  for (const part of parts) {
+    if (!isFront(part)) fNumber = Math.max(fNumber * part.factor, part.fastestFNumber ?? 0);
   }
-  return converters.length > 0 ? sum : null;
+  return fNumber;
 }
 
 /**
@@ -67,10 +65,7 @@ export function trainLight(
   focalMm: number,
   lensFNumber: number,
 ): TrainLight {
-  let fNumber = lensFNumber;
-  for (const part of parts) {
-    if (!isFront(part)) fNumber = Math.max(fNumber * part.factor, part.fastestFNumber ?? 0);
-  }
+  const fNumber = fNumberBehind(parts, lensFNumber);
   const factor = trainFactor(parts);
   const heldStops = 2 * Math.log2(fNumber / (lensFNumber * factor));
   const loss = partsLossStops(parts);
@@ -86,7 +81,7 @@ export function trainLight(
         : tStop(fNumber, lensTransmission * 2 ** loss),
     lightStops: lightStopsOfFactor(factor) - heldStops + (loss ?? 0),
     glassLossStops: loss,
-    customaryStops: customaryOf(parts),
+    customaryStops: customaryStopsTogether(parts.filter(magnifies).map((p) => p.factor)),
   };
 }
 
