@@ -63,6 +63,11 @@ const base = {
   autofocusPoints: [],
   stabiliserFocalsMm: [],
   coverGlass: { thicknessMm: 2, index: 1.52 },
+  mirrorDepthMm: null,
+  massG: null,
+  price: null,
+  priceNew: null,
+  licence: '',
   note: '',
 };
 

@@ -75,6 +75,9 @@ export const manual = {
   resolutionClass: 'good prime',
   radioactive: false,
   price: null,
+  priceNew: null,
+  estimated: [],
+  licence: '',
   note: '',
 } satisfies Partial<Lens>;
 

@@ -1,7 +1,15 @@
 import { NO_ELECTRONICS, type Electronics } from '../kit/common';
 import type { OwnRim, Part } from '../kit/part';
 
-const base = { maker: 'Ninefold', plate: null, helicoidMm: 0, shiftMm: 0, note: '' };
+const base = {
+  maker: 'Ninefold',
+  plate: null,
+  helicoidMm: 0,
+  shiftMm: 0,
+  price: null,
+  priceNew: null,
+  note: '',
+};
 const CONTACTS: Electronics = { focus: true, aperture: true, metadata: true, stabiliser: false };
 
 const rim = (edgeRadiusMm: number, softnessMm: number, fNumber: number): OwnRim => ({

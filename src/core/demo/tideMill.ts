@@ -6,6 +6,7 @@ import { DEFAULT_JUDGEMENT } from '../kit/judgement';
 import type { Workspace } from '../kit/workspace';
 import { bodies } from './bodies';
 import { cineAndOldLenses } from './cineAndOldLenses';
+import { markings } from './markings';
 import { mounts } from './mounts';
 import { parts } from './parts';
 import { rigs } from './rigs';
@@ -17,5 +18,7 @@ export const tideMill: Workspace = {
   lenses: [...stillsLenses, ...cineAndOldLenses],
   parts,
   rigs,
+  markings,
+  measurements: [],
   judgement: DEFAULT_JUDGEMENT,
 };

@@ -2,7 +2,7 @@
  * A circle over a frame: corner radii, shares, the largest clean frame. Lengths in mm from the middle of
  * the frame, x right, y down; the circle's centre is `offset`.
  */
-import type { FrameSize } from '../optics/formats';
+import { farthestCornerMm, type FrameSize } from '../optics/formats';
 
 export interface Offset {
   xMm: number;
@@ -37,11 +37,10 @@ export function cornerRadii(frame: FrameSize, offset: Offset): PerCorner {
 
 /** The farthest any corner gets from the circle's centre over the travel, mm. */
 export function worstCornerRadius(frame: FrameSize, offset: Offset, travel: Travel): number {
+  if (travel.shape === 'disc') return farthestCornerMm(frame, offset) + travel.xMm;
   const x = frame.widthMm / 2 + Math.abs(offset.xMm);
   const y = frame.heightMm / 2 + Math.abs(offset.yMm);
-  return travel.shape === 'disc'
-    ? Math.hypot(x, y) + travel.xMm
-    : Math.hypot(x + travel.xMm, y + travel.yMm);
+  return Math.hypot(x + travel.xMm, y + travel.yMm);
 }
 
 const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));

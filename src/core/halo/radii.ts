@@ -2,9 +2,9 @@
 import { blackoutRadiusMm, lightAt, openRadiusMm, transmissionAt, type Halo } from './rims';
 
 /** Transmission at which each named radius lies. */
-const CLEAR_TRANSMISSION = 2 ** -0.1;
-const HALF_TRANSMISSION = 0.5;
-const BLACK_TRANSMISSION = 0.01;
+export const CLEAR_TRANSMISSION = 2 ** -0.1;
+export const HALF_TRANSMISSION = 0.5;
+export const BLACK_TRANSMISSION = 0.01;
 /** Below this much light through the rims a corner counts as hard and beyond lifting. */
 export const HARD_TRANSMISSION = 1 / 8;
 

@@ -1,5 +1,16 @@
 /** A camera body with its recording modes. */
-import { F_NUMBER, ID, MAKER, NAME, NOTE, plateSchema, type Plate } from './common';
+import {
+  F_NUMBER,
+  ID,
+  LICENCE,
+  MAKER,
+  MASS_G,
+  NAME,
+  NOTE,
+  plateSchema,
+  PRICE,
+  type Plate,
+} from './common';
 import { integer, listOf, number, oneOf, record, unknownOr } from './schema';
 
 /** A stabilisation crop the body can add to a mode. Both figures are kept; the measured one wins. */
@@ -65,8 +76,15 @@ export interface Body {
   stabiliserFocalsMm: number[];
   /** Free depth behind the flange for rear glass, mm; null where unknown. */
   clearDepthMm: number | null;
+  /** Free depth behind the flange until a mirror swings there, mm; null where there is none or it is unknown. */
+  mirrorDepthMm: number | null;
   /** Cover glass before the sensor; null where not known. */
   coverGlass: Plate | null;
+  massG: number | null;
+  /** Used and new, in the user's own currency; null where not known. */
+  price: number | null;
+  priceNew: number | null;
+  licence: string;
   note: string;
 }
 
@@ -124,7 +142,12 @@ export const bodySchema = record<Body>(
     autofocusPoints: listOf(pointsSchema, 20, { default: [] }),
     stabiliserFocalsMm: listOf(number(1, 5000), 200, { default: [] }),
     clearDepthMm: unknownOr(number(0, 200)),
+    mirrorDepthMm: unknownOr(number(0, 200)),
     coverGlass: unknownOr(plateSchema),
+    massG: unknownOr(MASS_G),
+    price: unknownOr(PRICE),
+    priceNew: unknownOr(PRICE),
+    licence: LICENCE,
     note: NOTE,
   },
   ['id', 'name', 'mountId', 'modes'],
@@ -159,7 +182,12 @@ export const bodyExample: Body = {
   ],
   stabiliserFocalsMm: [14, 18, 24, 35, 50],
   clearDepthMm: 12,
+  mirrorDepthMm: null,
   coverGlass: { thicknessMm: 2, index: 1.52 },
+  massG: 620,
+  price: 1200,
+  priceNew: 1650,
+  licence: '',
   note: '',
 };
 

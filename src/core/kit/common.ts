@@ -7,6 +7,11 @@ export const NAME: JsonSchema = label(200);
 export const MAKER: JsonSchema = { type: 'string', maxLength: 120, default: '' };
 export const NOTE: JsonSchema = { type: 'string', maxLength: 4000, default: '' };
 
+/** Licence of the data a record was taken over from; empty for one's own. */
+export const LICENCE: JsonSchema = { type: 'string', maxLength: 400, default: '' };
+export const MASS_G = number(1, 100_000);
+export const PRICE = number(0, 10_000_000);
+
 export const F_NUMBER = number(0.5, 128);
 export const FOCAL_MM = number(1, 5000);
 export const FOCUS_M = number(0.01, 100_000);

@@ -8,13 +8,16 @@ import {
   frameSizeSchema,
   FOCUS_M,
   ID,
+  LICENCE,
   MAKER,
+  MASS_G,
   NAME,
   NOTE,
+  PRICE,
   type Electronics,
 } from './common';
 import { haloSampleExample, haloSampleSchema, type HaloSample } from './haloSample';
-import { flag, listOf, number, oneOf, record, unknownOr } from './schema';
+import { flag, label, listOf, number, oneOf, record, unknownOr } from './schema';
 
 export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
 const RESOLUTION_CLASS_NAMES = Object.keys(RESOLUTION_CLASSES) as ResolutionClass[];
@@ -62,8 +65,12 @@ export interface Lens {
   resolutionClass: ResolutionClass;
   /** Old glass of this one is mildly radioactive. */
   radioactive: boolean;
-  /** Price in the user's own currency; null where not known. */
+  /** Price used and new, in the user's own currency; null where not known. */
   price: number | null;
+  priceNew: number | null;
+  /** Names of the fields above that nobody told: filled in with what is usual. */
+  estimated: string[];
+  licence: string;
   halo: HaloSample[];
   note: string;
 }
@@ -92,11 +99,14 @@ export const lensSchema = record<Lens>(
     electronics: electronicsSchema,
     rearProtrusionMm: unknownOr(number(0, 200)),
     lengthMm: unknownOr(number(1, 2000)),
-    massG: unknownOr(number(1, 100_000)),
+    massG: unknownOr(MASS_G),
     resolutionLpMm: unknownOr(number(1, 1000)),
     resolutionClass: oneOf(RESOLUTION_CLASS_NAMES, { default: 'good prime' }),
     radioactive: flag(false),
-    price: unknownOr(number(0, 10_000_000)),
+    price: unknownOr(PRICE),
+    priceNew: unknownOr(PRICE),
+    estimated: listOf(label(60), 60, { default: [] }),
+    licence: LICENCE,
     halo: listOf(haloSampleSchema, 2000, { default: [] }),
     note: NOTE,
   },
@@ -159,6 +169,9 @@ export const lensExample: Lens = {
   resolutionClass: 'good zoom',
   radioactive: false,
   price: 420,
+  priceNew: 780,
+  estimated: [],
+  licence: '',
   halo: [haloSampleExample],
   note: '',
 };

@@ -1,5 +1,5 @@
 /** A lens mount, named by dimension and class. */
-import { ID, NAME, NOTE } from './common';
+import { ID, LICENCE, NAME, NOTE } from './common';
 import { label, listOf, number, oneOf, record, unknownOr } from './schema';
 
 export interface Mount {
@@ -10,8 +10,12 @@ export interface Mount {
   locking: 'bayonet' | 'screw' | 'clamp' | 'fixed';
   /** Inner diameter of the throat, mm; null where unknown. */
   throatMm: number | null;
+  /** Outer diameter and pitch of a screw thread, mm; null for a bayonet or where unknown. */
+  threadMm: number | null;
+  pitchMm: number | null;
   /** Names the user knows it by. */
   aliases: string[];
+  licence: string;
   note: string;
 }
 
@@ -23,7 +27,10 @@ export const mountSchema = record<Mount>(
     registerMm: number(1, 300),
     locking: oneOf(['bayonet', 'screw', 'clamp', 'fixed'], { default: 'bayonet' }),
     throatMm: unknownOr(number(5, 200)),
+    threadMm: unknownOr(number(2, 200)),
+    pitchMm: unknownOr(number(0.1, 10)),
     aliases: listOf(label(120), 50, { default: [] }),
+    licence: LICENCE,
     note: NOTE,
   },
   ['id', 'name', 'registerMm'],
@@ -35,6 +42,9 @@ export const mountExample: Mount = {
   registerMm: 44,
   locking: 'bayonet',
   throatMm: 54,
+  threadMm: null,
+  pitchMm: null,
   aliases: ['the black one'],
+  licence: '',
   note: '',
 };

@@ -6,9 +6,11 @@ import {
   frameSizeSchema,
   ID,
   MAKER,
+  MASS_G,
   NAME,
   NOTE,
   plateSchema,
+  PRICE,
   type Electronics,
   type Plate,
 } from './common';
@@ -78,6 +80,9 @@ export interface Part {
   designFormat: FrameSize | null;
   electronics: Electronics;
   massG: number | null;
+  /** Used and new, in the user's own currency; null where not known. */
+  price: number | null;
+  priceNew: number | null;
   note: string;
 }
 
@@ -107,7 +112,9 @@ export const partSchema = record<Part>(
     shiftMm: number(0, 40, { default: 0 }),
     designFormat: unknownOr(frameSizeSchema),
     electronics: electronicsSchema,
-    massG: unknownOr(number(1, 100_000)),
+    massG: unknownOr(MASS_G),
+    price: unknownOr(PRICE),
+    priceNew: unknownOr(PRICE),
     note: NOTE,
   },
   ['id', 'name', 'kind', 'frontMountId', 'rearMountId', 'factor', 'thicknessMm'],
@@ -132,6 +139,8 @@ export const partExample: Part = {
   designFormat: { widthMm: 23.5, heightMm: 15.6 },
   electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
   massG: 180,
+  price: 240,
+  priceNew: 390,
   note: '',
 };
 

@@ -2,6 +2,8 @@
 import { bodyExample, bodySchema, type Body } from './body';
 import { DEFAULT_JUDGEMENT, judgementSchema, type Judgement } from './judgement';
 import { lensExample, lensSchema, type Lens } from './lens';
+import { markingExample, markingSchema, type Marking } from './marking';
+import { measurementExample, measurementSchema, type Measurement } from './measurement';
 import { mountExample, mountSchema, type Mount } from './mount';
 import { partExample, partSchema, type Part } from './part';
 import { rigRecordExample, rigRecordSchema, type RigRecord } from './rigRecord';
@@ -17,10 +19,20 @@ export interface Tables {
   lenses: Lens;
   parts: Part;
   rigs: RigRecord;
+  markings: Marking;
+  measurements: Measurement;
 }
 
 export type TableName = keyof Tables;
-export const TABLE_NAMES: readonly TableName[] = ['mounts', 'bodies', 'lenses', 'parts', 'rigs'];
+export const TABLE_NAMES: readonly TableName[] = [
+  'mounts',
+  'bodies',
+  'lenses',
+  'parts',
+  'rigs',
+  'markings',
+  'measurements',
+];
 
 /** What one record of each table is called, singular and plural. */
 export const TABLE_WORDS: Record<TableName, readonly [one: string, many: string]> = {
@@ -29,6 +41,8 @@ export const TABLE_WORDS: Record<TableName, readonly [one: string, many: string]
   lenses: ['lens', 'lenses'],
   parts: ['adapter or converter', 'adapters and converters'],
   rigs: ['rig', 'rigs'],
+  markings: ['marking', 'markings'],
+  measurements: ['measurement', 'measurements'],
 };
 
 export type Workspace = { [T in TableName]: Tables[T][] } & { judgement: Judgement };
@@ -45,6 +59,8 @@ const RECORD_SCHEMAS: Record<TableName, RecordSchema> = {
   lenses: lensSchema,
   parts: partSchema,
   rigs: rigRecordSchema,
+  markings: markingSchema,
+  measurements: measurementSchema,
 };
 
 /** Schema definitions a file schema refers to, by table name. */
@@ -61,6 +77,8 @@ const MOST_RECORDS: Record<TableName, number> = {
   lenses: 20_000,
   parts: 5000,
   rigs: 5000,
+  markings: 1000,
+  measurements: 50_000,
 };
 
 const tableSchema = (table: TableName): JsonSchema =>
@@ -76,6 +94,8 @@ export const workspaceSchema = record<WorkspaceFile>(
     lenses: tableSchema('lenses'),
     parts: tableSchema('parts'),
     rigs: tableSchema('rigs'),
+    markings: tableSchema('markings'),
+    measurements: tableSchema('measurements'),
     judgement: { ...refTo('judgement'), default: {} },
   },
   ['format', 'version'],
@@ -88,6 +108,8 @@ export const EMPTY_WORKSPACE: Workspace = {
   lenses: [],
   parts: [],
   rigs: [],
+  markings: [],
+  measurements: [],
   judgement: DEFAULT_JUDGEMENT,
 };
 
@@ -109,5 +131,7 @@ export const workspaceExample: WorkspaceFile = {
   lenses: [lensExample],
   parts: [partExample],
   rigs: [rigRecordExample],
+  markings: [markingExample],
+  measurements: [measurementExample],
   judgement: DEFAULT_JUDGEMENT,
 };

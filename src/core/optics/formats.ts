@@ -47,6 +47,12 @@ export const formatById = (id: string): NamedFormat | undefined => FORMATS.find(
 /** Diagonal of a frame, mm: hypot(w, h). */
 export const diagonalMm = (frame: FrameSize): number => Math.hypot(frame.widthMm, frame.heightMm);
 
+/** From a point off the middle by (xMm, yMm) to the farthest corner of a frame, mm. */
+export const farthestCornerMm = (
+  { widthMm, heightMm }: FrameSize,
+  { xMm, yMm }: { xMm: number; yMm: number },
+): number => Math.hypot(widthMm / 2 + Math.abs(xMm), heightMm / 2 + Math.abs(yMm));
+
 /** Reads "36x24" or "36 × 24" as a frame size in mm; null when it is no such thing or out of 0.5..400 mm. */
 export function parseFrame(text: string): FrameSize | null {
   const match = /^\s*(\d+(?:\.\d+)?)\s*[x×]\s*(\d+(?:\.\d+)?)\s*$/i.exec(text);

@@ -1,6 +1,6 @@
 /** Cautions as data: which one holds for which rig, and why. Shown where the act happens. */
 import { fullName } from '../kit/body';
-import { magnifies } from '../kit/part';
+import { magnifies, type Part } from '../kit/part';
 import type { FitReport } from './fit';
 import type { Rig } from './rig';
 
@@ -14,19 +14,28 @@ export type CautionId =
   | 'radioactive'
   | 'power';
 
+/** Where in the rig a caution is due: at the lens, at the body, or at the part in that place of the train. */
+export type CautionPlace = 'lens' | 'body' | number;
+
 export interface Caution {
   id: CautionId;
+  at: CautionPlace;
   /** What to mind, short. */
   words: string;
   /** Why it holds for this rig. */
   why: string;
 }
 
+interface Reason {
+  why: string;
+  at: CautionPlace;
+}
+
 interface Rule {
   id: CautionId;
   words: string;
-  /** Why it holds; null where it does not. */
-  holds: (rig: Rig, fit: FitReport) => string | null;
+  /** Why it holds and where; null where it does not. */
+  holds: (rig: Rig, fit: FitReport) => Reason | null;
 }
 
 /** From this focal length on the sun burns, mm behind the train. */
@@ -39,18 +48,32 @@ const HEAVY_RIG_G = 2500;
 const rigMass = (rig: Rig): number =>
   (rig.lens.massG ?? 0) + rig.parts.reduce((sum, p) => sum + (p.massG ?? 0), 0);
 
+const atLens = (why: string): Reason => ({ at: 'lens', why });
+
+/** The first part that answers, if any does. */
+function atPart(
+  { parts }: Rig,
+  test: (part: Part) => boolean,
+  why: (part: Part) => string,
+): Reason | null {
+  const at = parts.findIndex(test);
+  const part = parts[at];
+  return part ? { at, why: why(part) } : null;
+}
+
 const RULES: readonly Rule[] = [
   {
     id: 'sun',
     words: 'Sun through this glass can blind and burn: never look, cap the lens, mind the sensor.',
-    holds: ({ lens, parts }) => {
-      const focal = lens.focalMaxMm * parts.reduce((m, p) => m * p.factor, 1);
+    holds: (rig) => {
+      const focal = rig.lens.focalMaxMm * rig.parts.reduce((m, p) => m * p.factor, 1);
       if (focal >= BURNING_FOCAL_MM)
-        return `${focal.toFixed(0)} mm gathers the sun into a hot point.`;
-      const glass = parts.find(magnifies);
-      return glass && glass.factor < 1
-        ? `${fullName(glass)} gathers the light more tightly.`
-        : null;
+        return atLens(`${focal.toFixed(0)} mm gathers the sun into a hot point.`);
+      return atPart(
+        rig,
+        (p) => magnifies(p) && p.factor < 1,
+        (p) => `${fullName(p)} gathers the light more tightly.`,
+      );
     },
   },
   {
@@ -59,7 +82,10 @@ const RULES: readonly Rule[] = [
       'Rear glass may strike here and break lens, shutter or sensor cover. Measure first, mount slowly, stop at resistance; test mirror clearance with care.',
     holds: (_, { strike }) =>
       strike && (strike.state === 'strikes' || strike.state === 'close')
-        ? `Rear glass stands ${strike.standsMm.toFixed(1)} mm deep; ${strike.against} leaves ${(strike.clearMm ?? 0).toFixed(1)} mm.`
+        ? {
+            at: strike.partIndex ?? 'body',
+            why: `Rear glass stands ${strike.standsMm.toFixed(1)} mm deep; ${strike.against} leaves ${(strike.clearMm ?? 0).toFixed(1)} mm.`,
+          }
         : null,
   },
   {
@@ -67,44 +93,59 @@ const RULES: readonly Rule[] = [
     words: 'How deep the rear glass stands is not known: measure the protrusion before mounting.',
     holds: ({ lens, parts }, { strike }) => {
       if (strike?.state === 'not known')
-        return `${strike.against} does not say how much room it leaves.`;
+        return {
+          at: strike.partIndex ?? 'body',
+          why: `${strike.against} does not say how much room it leaves.`,
+        };
       return strike === null && parts.some(magnifies)
-        ? `${fullName(lens)} was never measured behind its flange.`
+        ? atLens(`${fullName(lens)} was never measured behind its flange.`)
         : null;
     },
   },
   {
     id: 'tolerance',
     words: 'Caps and adapters made to other tolerances can jam: do not force.',
-    holds: ({ parts }) => (parts.length > 0 ? 'Something stands between lens and body.' : null),
+    holds: (rig) =>
+      atPart(
+        rig,
+        () => true,
+        () => 'Something stands between lens and body.',
+      ),
   },
   {
     id: 'support',
     words: 'A heavy lens hangs from its own foot or a support, never from the camera mount.',
     holds: (rig) => {
       const mass = rigMass(rig);
-      return mass >= HEAVY_LENS_G ? `Lens and parts weigh ${(mass / 1000).toFixed(1)} kg.` : null;
+      return mass >= HEAVY_LENS_G
+        ? atLens(`Lens and parts weigh ${(mass / 1000).toFixed(1)} kg.`)
+        : null;
     },
   },
   {
     id: 'overhead',
     words:
       'Anything rigged overhead or on a vehicle needs secondary safety and a qualified rigger, as local rules say.',
-    holds: (rig) => (rigMass(rig) >= HEAVY_RIG_G ? 'A rig this heavy hurts when it falls.' : null),
+    holds: (rig) =>
+      rigMass(rig) >= HEAVY_RIG_G
+        ? { at: 'body', why: 'A rig this heavy hurts when it falls.' }
+        : null,
   },
   {
     id: 'radioactive',
     words:
       'This old glass is mildly radioactive: do not dismantle or grind it; follow local rules.',
-    holds: ({ lens }) => (lens.radioactive ? `${fullName(lens)} is marked so.` : null),
+    holds: ({ lens }) => (lens.radioactive ? atLens(`${fullName(lens)} is marked so.`) : null),
   },
   {
     id: 'power',
     words: 'Powered adapters: switch the camera off before changing.',
-    holds: ({ parts }) => {
-      const powered = parts.find((p) => p.electronics.aperture || p.electronics.focus);
-      return powered ? `${fullName(powered)} carries power.` : null;
-    },
+    holds: (rig) =>
+      atPart(
+        rig,
+        (p) => p.electronics.aperture || p.electronics.focus,
+        (p) => `${fullName(p)} carries power.`,
+      ),
   },
 ];
 
@@ -114,8 +155,8 @@ export const CAUTION_IDS: readonly CautionId[] = RULES.map((r) => r.id);
 export function cautionsFor(rig: Rig, fit: FitReport): Caution[] {
   const found: Caution[] = [];
   for (const { id, words, holds } of RULES) {
-    const why = holds(rig, fit);
-    if (why !== null) found.push({ id, words, why });
+    const reason = holds(rig, fit);
+    if (reason) found.push({ id, words, why: reason.why, at: reason.at });
   }
   return found.sort((a, b) => URGENCY.indexOf(a.id) - URGENCY.indexOf(b.id));
 }

@@ -31,7 +31,8 @@ const carriesAll = (part: Part): boolean => part.electronics.focus && part.elect
 
 /**
  * All chains of up to `most` parts whose mounts join `lens` to `body`, no part twice, shortest first, then
- * nearest to no magnification, then those that carry electronics. Also whether a plain adapter could be.
+ * nearest to no magnification, then those that carry electronics, then the plainest. Also whether a plain
+ * adapter could be.
  */
 export function findChains(
   lens: Lens,
@@ -59,9 +60,13 @@ export function findChains(
   };
   follow(lens.mountId, []);
   const distance = (c: Chain) => Math.abs(Math.log(c.factor));
+  const special = (c: Chain) => c.parts.filter((p) => p.kind !== 'plain adapter').length;
   chains.sort(
     (a, b) =>
-      a.parts.length - b.parts.length || distance(a) - distance(b) || b.carrying - a.carrying,
+      a.parts.length - b.parts.length ||
+      distance(a) - distance(b) ||
+      b.carrying - a.carrying ||
+      special(a) - special(b),
   );
   const front = mounts.get(lens.mountId)?.registerMm;
   const rear = mounts.get(body.mountId)?.registerMm;

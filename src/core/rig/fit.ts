@@ -1,5 +1,5 @@
 /** Whether a rig goes together: registers and infinity, what may strike what, what the contacts carry. */
-import { fullName } from '../kit/body';
+import { fullName, type Body } from '../kit/body';
 import type { Electronics } from '../kit/common';
 import { isFront, magnifies, type Part } from '../kit/part';
 import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/register';
@@ -8,6 +8,8 @@ import type { Rig } from './rig';
 import { extensionMm, imageShiftMm } from './train';
 
 export interface Strike {
+  /** Place of what it could strike among the parts of the train; null for the body. */
+  partIndex: number | null;
   /** What the rear glass could strike. */
   against: string;
   /** How deep rear glass stands into it, mm. */
@@ -20,6 +22,8 @@ export interface Strike {
 export interface RegisterFit {
   /** How much too long (+) or too short (-) the plain train holds the lens, mm; null without registers. */
   errorMm: number | null;
+  /** The same with tubes and helicoid run out: how far before the sensor infinity falls, mm. */
+  longMm: number | null;
   reachesInfinity: boolean | null;
   /** Farthest distance in focus, m; null at infinity or where not known. */
   farthestFocusM: number | null;
@@ -50,12 +54,19 @@ const CLOSE_MM = 1;
 /** Register errors below this are shimmed away or lost in the depth of focus, mm. */
 const REGISTER_TOLERANCE_MM = 0.02;
 
+const NO_REGISTERS: RegisterFit = {
+  errorMm: null,
+  longMm: null,
+  reachesInfinity: null,
+  farthestFocusM: null,
+};
+
 function registerFit(rig: Rig): RegisterFit {
   let error = 0;
   for (const part of rig.parts) {
     if (isFront(part) || magnifies(part)) continue;
     const shift = imageShiftMm(part, rig.mounts);
-    if (shift === null) return { errorMm: null, reachesInfinity: null, farthestFocusM: null };
+    if (shift === null) return NO_REGISTERS;
     // A plate carries the image back, as if the part were that much thinner.
     const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
     if (part.kind !== 'extension tube') error -= shift + plate;
@@ -64,6 +75,7 @@ function registerFit(rig: Rig): RegisterFit {
   const tooLong = long > REGISTER_TOLERANCE_MM;
   return {
     errorMm: error,
+    longMm: long,
     reachesInfinity: !tooLong,
     farthestFocusM: tooLong ? farthestFocusM(rig.settings.focalMm, long) : null,
   };
@@ -75,25 +87,33 @@ const stateOf = (standsMm: number, clearMm: number | null): Strike['state'] => {
   return clearMm - standsMm < CLOSE_MM && standsMm > 0 ? 'close' : 'clear';
 };
 
+/** Free depth behind a body's flange, mm: until its bay or a swinging mirror; null where neither is known. */
+function freeDepthMm({ clearDepthMm, mirrorDepthMm }: Body): number | null {
+  if (clearDepthMm === null || mirrorDepthMm === null) return clearDepthMm ?? mirrorDepthMm;
+  return Math.min(clearDepthMm, mirrorDepthMm);
+}
+
 /** Follows the rear glass back through the train until it ends or meets something. */
 function strikeOf(rig: Rig): Strike | null {
   if (rig.lens.rearProtrusionMm === null) return null;
   let stands = rig.lens.rearProtrusionMm;
-  const strike = (against: string, clearMm: number | null): Strike => ({
+  const strike = (partIndex: number | null, against: string, clearMm: number | null): Strike => ({
+    partIndex,
     against,
     standsMm: Math.max(0, stands),
     clearMm,
     state: stateOf(stands, clearMm),
   });
-  for (const part of rig.parts.filter((p) => !isFront(p))) {
+  for (const [index, part] of rig.parts.entries()) {
+    if (isFront(part)) continue;
     const glass = magnifies(part) || part.plate !== null;
     const passes = part.clearDepthMm === null || part.clearDepthMm >= part.thicknessMm;
     if (glass || (!passes && stands > (part.clearDepthMm ?? 0))) {
-      return strike(fullName(part), part.clearDepthMm);
+      return strike(index, fullName(part), part.clearDepthMm);
     }
     stands -= part.thicknessMm;
   }
-  return strike(fullName(rig.body), rig.body.clearDepthMm);
+  return strike(null, fullName(rig.body), freeDepthMm(rig.body));
 }
 
 const weakest = (a: Electronics, b: Electronics): Electronics => ({

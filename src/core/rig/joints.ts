@@ -4,8 +4,11 @@ import { isFront } from '../kit/part';
 import type { Rig } from './rig';
 
 export interface JointProblem {
-  /** Place in the train: 0 is between the lens and whatever follows it. */
+  /** Place among the parts behind the lens: 0 is between the lens and whatever follows it. */
   index: number;
+  /** What the piece in front ends in, and what the one behind takes. */
+  hasMountId: string;
+  takesMountId: string;
   sentence: string;
 }
 
@@ -16,22 +19,24 @@ export function jointProblems({ body, lens, parts, mounts }: Joint): JointProble
   const mountName = (id: string) => mounts.get(id)?.name ?? id;
   const problems: JointProblem[] = [];
   let holder = fullName(lens);
-  let mountId = lens.mountId;
+  let hasMountId = lens.mountId;
   const takers = [
     ...parts
       .filter((p) => !isFront(p))
       .map((p) => ({ name: fullName(p), mountId: p.frontMountId, next: p.rearMountId })),
     { name: fullName(body), mountId: body.mountId, next: body.mountId },
   ];
-  takers.forEach((taker, index) => {
-    if (taker.mountId !== mountId) {
+  takers.forEach(({ name, mountId: takesMountId, next }, index) => {
+    if (takesMountId !== hasMountId) {
       problems.push({
         index,
-        sentence: `${holder} has ${mountName(mountId)}; ${taker.name} takes ${mountName(taker.mountId)}.`,
+        hasMountId,
+        takesMountId,
+        sentence: `${holder} has ${mountName(hasMountId)}; ${name} takes ${mountName(takesMountId)}.`,
       });
     }
-    holder = taker.name;
-    mountId = taker.next;
+    holder = name;
+    hasMountId = next;
   });
   return problems;
 }

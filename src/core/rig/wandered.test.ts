@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
 import { evaluate } from './evaluate';
-import { wanderAt, wandered } from './wandered';
+import { wanderAt, wandered, worstStand } from './wandered';
 
 describe('wander', () => {
   it('never leaves the travel, and comes near its edge', () => {
@@ -42,5 +42,24 @@ describe('wander', () => {
       xMm: -1,
       yMm: 0.5,
     });
+  });
+});
+
+describe('the worst stand of the sensor', () => {
+  it.each(['waders-at-dawn', 'wheel-house-wide', 'walk-through'])(
+    'on %s darkens a corner as far as the verdict says',
+    (id) => {
+      const report = evaluate(demoRig(id));
+      const worst = wandered(report, worstStand(report)).coverage.cornerStops;
+      const darkest = worst.includes(null) ? null : Math.max(...worst.map((v) => v ?? 0));
+      const { worstCornerStops } = report.verdict;
+      if (worstCornerStops === null) expect(darkest).toBeNull();
+      else expect(darkest).toBeCloseTo(worstCornerStops, 6);
+    },
+  );
+
+  it('stays where it is without travel', () => {
+    const { xMm, yMm } = worstStand(evaluate(demoRig('lamplight')));
+    expect(Math.hypot(xMm, yMm)).toBe(0);
   });
 });

@@ -23,6 +23,7 @@ describe('does it go together', () => {
   it('a plain adapter of the right thickness reaches infinity', () => {
     expect(fitOf(withParts(rig, 'p44-18'), 2).register).toEqual({
       errorMm: 0,
+      longMm: 0,
       reachesInfinity: true,
       farthestFocusM: null,
     });

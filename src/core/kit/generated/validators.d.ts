@@ -7,3 +7,5 @@ export const bodies: ValidateFunction;
 export const lenses: ValidateFunction;
 export const parts: ValidateFunction;
 export const rigs: ValidateFunction;
+export const markings: ValidateFunction;
+export const measurements: ValidateFunction;

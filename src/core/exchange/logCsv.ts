@@ -1,0 +1,55 @@
+/** The log as a CSV file. */
+import Papa from 'papaparse';
+import type { Measurement } from '../kit/measurement';
+import { guarded } from './csvGuard';
+
+const figure = (v: number | null | undefined): string =>
+  v === null || v === undefined ? '' : String(v);
+
+const HEAD = [
+  'takenAt',
+  'lens',
+  'focalMm',
+  'fNumber',
+  'focusM',
+  'status',
+  'halfLightMm',
+  'lowMm',
+  'highMm',
+  'lowerBoundMm',
+  'predictedHalfLightMm',
+  'minus1Mm',
+  'minus2Mm',
+  'centreXMm',
+  'centreYMm',
+  'method',
+  'frame',
+  'note',
+];
+
+export function logCsv(
+  entries: readonly Measurement[],
+  lensName: ReadonlyMap<string, string>,
+): string {
+  const rows = entries.map((m) => [
+    m.takenAt,
+    guarded(lensName.get(m.lensId) ?? m.lensId),
+    figure(m.focalMm),
+    figure(m.fNumber),
+    figure(m.focusM),
+    m.status,
+    figure(m.halfLightMm?.value),
+    figure(m.halfLightMm?.low),
+    figure(m.halfLightMm?.high),
+    figure(m.lowerBoundMm),
+    figure(m.predictedHalfLightMm),
+    figure(m.minus1Mm),
+    figure(m.minus2Mm),
+    figure(m.centreXMm),
+    figure(m.centreYMm),
+    figure(m.method),
+    guarded(m.name),
+    guarded(m.note),
+  ]);
+  return `${Papa.unparse([HEAD, ...rows])}\r\n`;
+}
