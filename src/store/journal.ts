@@ -37,15 +37,20 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
   db.transaction('rw', [...RECORD_TABLES.map((t) => db.records(t)), db.journal], work);
 
+interface StepKind {
+  /** Steps in quick succession with the same key become one. */
+  mergeKey?: string | null;
+  origin?: 'file';
+}
+
 /**
- * Writes all of `writes` as one step. With a `mergeKey`, steps in quick succession become one.
- * Answers false where nothing differs from what is there.
+ * Writes all of `writes` as one step. Answers false where nothing differs from what is there.
  */
 export function commit(
   db: HaloDatabase,
   label: string,
   writes: readonly Write[],
-  mergeKey: string | null = null,
+  kind: StepKind = {},
 ): Promise<boolean> {
   return inOne(db, async () => {
     const changes: Change[] = [];
@@ -56,7 +61,7 @@ export function commit(
     if (changes.length === 0) return false;
     await put(db, changes, 'after');
     await db.journal.where('undone').equals(1).delete();
-    await record(db, label, changes, mergeKey);
+    await record(db, label, changes, kind);
     return true;
   });
 }
@@ -65,7 +70,7 @@ async function record(
   db: HaloDatabase,
   label: string,
   changes: Change[],
-  mergeKey: string | null,
+  { mergeKey = null, origin }: StepKind,
 ): Promise<void> {
   const at = Date.now();
   const last = await db.journal.orderBy('seq').last();
@@ -79,12 +84,22 @@ async function record(
     await db.journal.update(last.seq, { at, changes: merged });
     return;
   }
-  await db.journal.add({ label, at, changes, undone: 0, mergeKey });
+  await db.journal.add({ label, at, changes, undone: 0, mergeKey, ...(origin && { origin }) });
   const surplus = (await db.journal.count()) - KEPT_ENTRIES;
   if (surplus > 0) {
     const oldest = await db.journal.orderBy('seq').limit(surplus).primaryKeys();
     await db.journal.bulkDelete(oldest);
   }
+}
+
+/** Names of the records that were changed here by hand, as "table/id". */
+export async function changedHere(db: HaloDatabase): Promise<Set<string>> {
+  const entries = await db.journal.where('undone').equals(0).toArray();
+  return new Set(
+    entries
+      .filter((entry) => entry.origin !== 'file')
+      .flatMap((entry) => entry.changes.map(({ table, id }) => `${table}/${id}`)),
+  );
 }
 
 const lastInForce = (db: HaloDatabase) => db.journal.where('undone').equals(0).last();

@@ -28,12 +28,13 @@ export function useWorkspace(): OpenWorkspace {
   const rigs = useLiveQuery(async () =>
     (await db.rigs.toArray()).sort((a, b) => a.name.localeCompare(b.name)),
   );
+  const measurements = useLiveQuery(() => db.measurements.toArray());
   const judgement = useLiveQuery(() => readJudgement(db));
   return useMemo(() => {
     if (trouble !== null) return { state: 'failed', sentence: trouble };
-    if (!kit || !rigs || !judgement) return { state: 'opening' };
-    return { state: 'open', workspace: { ...kit, rigs, judgement } };
-  }, [trouble, kit, rigs, judgement]);
+    if (!kit || !rigs || !measurements || !judgement) return { state: 'opening' };
+    return { state: 'open', workspace: { ...kit, rigs, measurements, judgement } };
+  }, [trouble, kit, rigs, measurements, judgement]);
 }
 
 const NO_STEPS: Steps = { undo: null, redo: null };

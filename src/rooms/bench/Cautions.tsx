@@ -56,6 +56,27 @@ const Because = styled.p`
   overflow-wrap: anywhere;
 `;
 
+interface CautionSheetProps {
+  title: string;
+  cautions: readonly Caution[];
+}
+
+const CautionSheet = ({ title, cautions }: CautionSheetProps) => (
+  <Sheet placement="left bottom">
+    <List>
+      <Title slot="title">{title}</Title>
+      <ul>
+        {cautions.map((caution) => (
+          <li key={caution.id}>
+            <p>{caution.words}</p>
+            <Because>{caution.why}</Because>
+          </li>
+        ))}
+      </ul>
+    </List>
+  </Sheet>
+);
+
 /** What to mind with this rig: the most urgent in sight, all of them on pressing. */
 export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
   const [first, ...rest] = cautions;
@@ -67,19 +88,36 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
         <First>Mind: {first.words}</First>
         <More>{rest.length > 0 ? `${rest.length} more` : 'why'}</More>
       </Line>
-      <Sheet placement="left bottom">
-        <List>
-          <Title slot="title">What to mind with this rig</Title>
-          <ul>
-            {cautions.map((caution) => (
-              <li key={caution.id}>
-                <p>{caution.words}</p>
-                <Because>{caution.why}</Because>
-              </li>
-            ))}
-          </ul>
-        </List>
-      </Sheet>
+      <CautionSheet title="What to mind with this rig" cautions={cautions} />
+    </DialogTrigger>
+  );
+}
+
+const Sign = styled(Button)`
+  display: grid;
+  place-items: center;
+  width: 26px;
+  height: 30px;
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+  color: var(--shaded);
+  &[data-hovered] {
+    color: var(--amber);
+  }
+`;
+
+/** The cautions due at one place of the rig, behind a sign that stands there. */
+export function CautionsHere({ cautions }: { cautions: readonly Caution[] }) {
+  const [first] = cautions;
+  if (!first) return null;
+  return (
+    <DialogTrigger>
+      <Sign aria-label={`Mind here: ${cautions.map((c) => c.words).join(' ')}`}>
+        <TriangleAlert size={14} aria-hidden="true" />
+      </Sign>
+      <CautionSheet title="What to mind here" cautions={cautions} />
     </DialogTrigger>
   );
 }

@@ -9,6 +9,7 @@ import { explain, type Reading } from '@/core/rig/why';
 import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
+import { riskWords } from '@/ui/marks/riskWords';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { Cautions } from './Cautions';
@@ -64,12 +65,6 @@ const Judged = styled.div`
   display: grid;
   gap: 2px;
 `;
-
-/** A risk in percent; the ends are never certain. */
-function riskWords(risk: number): string {
-  if (risk < 0.01) return '< 1 %';
-  return risk > 0.99 ? '> 99 %' : `${(risk * 100).toFixed(0)} %`;
-}
 
 /** The risk and how the halo is known, in a few words. */
 function knownWords(report: Report): string {

@@ -8,39 +8,87 @@ import type { Rig } from '@/core/rig/rig';
 import { shiftRangeMm } from '@/core/rig/train';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Stage } from '@/ui/stage/Stage';
+import { flickerWords, type Ghost } from '@/ui/stage/stageWords';
+import { PHONE } from '@/ui/theme/type';
 import type { BenchActions } from './useBench';
-import { useWander } from './useWander';
+import { useWander, type Wander } from './useWander';
 
 const Place = styled.div`
   position: relative;
   min-height: 0;
 `;
 
-const Wander = styled(TextButton)`
+const Wandering = styled.div`
   position: absolute;
   right: 10px;
   bottom: 26px;
   display: flex;
-  align-items: center;
-  gap: 6px;
+  border-radius: var(--radius);
   background: var(--raised);
+  button {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+  }
+  button[aria-pressed='true'] {
+    color: var(--amber);
+  }
+  @media ${PHONE} {
+    right: 6px;
+    button {
+      height: 40px;
+    }
+  }
 `;
+
+interface WanderToolsProps {
+  wander: Wander;
+  onWander: (next: Wander) => void;
+}
+
+function WanderTools({ wander, onWander }: WanderToolsProps) {
+  const playing = wander === 'wander';
+  const worst = wander === 'worst';
+  return (
+    <Wandering>
+      <TextButton onPress={() => onWander(playing ? 'rest' : 'wander')}>
+        {playing ? <Pause size={13} aria-hidden="true" /> : <Play size={13} aria-hidden="true" />}
+        {playing ? 'Hold still' : 'Let it wander'}
+      </TextButton>
+      <TextButton aria-pressed={worst} onPress={() => onWander(worst ? 'rest' : 'worst')}>
+        Worst case
+      </TextButton>
+    </Wandering>
+  );
+}
 
 interface StagePlaceProps {
   rig: Rig;
   report: Report;
+  /** The way out looked at; null while the stage shows the rig as it is. */
   preview: string | null;
+  ghost: Ghost | null;
+  onPin: () => void;
   actions: BenchActions;
 }
 
 const step = (v: number): number => Math.round(v * 10) / 10;
 
+/** What is said over the stage while the sensor is not at rest. */
+function wanderWords(report: Report, wander: Wander): string | null {
+  if (wander === 'rest') return null;
+  return wander === 'wander'
+    ? `Wandering: ${flickerWords(report)}`
+    : `The sensor at its worst end: ${flickerWords(report)}`;
+}
+
 /** The stage with what is done on it: shifting by drag, and letting the stabiliser wander. */
-export function StagePlace({ rig, report, preview, actions }: StagePlaceProps) {
-  const [wanted, setPlaying] = useState(false);
+export function StagePlace(props: StagePlaceProps) {
+  const { rig, report, preview, ghost, onPin, actions } = props;
+  const [wanted, setWanted] = useState<Wander>('rest');
   const moves = report.frame.travel.xMm > 0 || report.frame.travel.yMm > 0;
-  const playing = wanted && moves;
-  const shown = useWander(report, playing);
+  const wander = moves ? wanted : 'rest';
+  const shown = useWander(report, wander);
   const range = shiftRangeMm(rig.parts);
   const before = useRef<Offset | null>(null);
 
@@ -60,13 +108,15 @@ export function StagePlace({ rig, report, preview, actions }: StagePlaceProps) {
 
   return (
     <Place>
-      <Stage report={shown ?? report} preview={preview} shiftRangeMm={range} onShift={shift} />
-      {moves && (
-        <Wander onPress={() => setPlaying(!playing)}>
-          {playing ? <Pause size={13} aria-hidden="true" /> : <Play size={13} aria-hidden="true" />}
-          {playing ? 'Hold still' : 'Let it wander'}
-        </Wander>
-      )}
+      <Stage
+        report={shown}
+        ghost={ghost}
+        said={preview ?? wanderWords(report, wander)}
+        shiftRangeMm={range}
+        onShift={shift}
+        onPin={onPin}
+      />
+      {moves && <WanderTools wander={wander} onWander={setWanted} />}
     </Place>
   );
 }

@@ -9,39 +9,39 @@ import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { oneLine } from '@/ui/theme/type';
 import { useWays } from './useWays';
 
-/** Room for four ways; more are reached by scrolling, and none leave the room as it is. */
+/**
+ * Room for four ways; more are reached by scrolling, and none leave the room as it is. The entries are
+ * plain elements styled from here: they change several times a second while a ring is turned.
+ */
 const List = styled.ul`
   height: 118px;
   overflow-y: auto;
-`;
-
-const WayButton = styled.button`
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  align-items: center;
-  gap: 9px;
-  width: 100%;
-  padding: 4px 6px 4px 2px;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  background: none;
-  text-align: left;
-  cursor: pointer;
-  &:hover,
-  &:focus-visible {
+  button {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 9px;
+    width: 100%;
+    padding: 4px 6px 4px 2px;
+    border: 0;
+    border-bottom: 1px solid var(--line);
+    background: none;
+    text-align: left;
+    cursor: pointer;
+  }
+  button:hover,
+  button:focus-visible {
     background: var(--raised);
     color: var(--amber);
   }
-`;
-
-const Words = styled.span`
-  ${oneLine}
-`;
-
-const Price = styled.span`
-  color: var(--muted);
-  font-size: 12px;
-  white-space: nowrap;
+  .words {
+    ${oneLine}
+  }
+  .price {
+    color: var(--muted);
+    font-size: 12px;
+    white-space: nowrap;
+  }
 `;
 
 const None = styled.p`
@@ -49,37 +49,47 @@ const None = styled.p`
   padding: 6px 0;
 `;
 
-interface WayListProps {
-  ways: readonly Way[];
-  /** True where nothing needs mending. */
-  clear: boolean;
+interface WayHandlers {
   /** Shows a way on the stage; null takes the preview back. */
   onPreview: (way: Way | null) => void;
   onApply: (way: Way) => void;
+}
+
+const WayEntry = memo(function WayEntry({ way, onPreview, onApply }: WayHandlers & { way: Way }) {
+  return (
+    <li>
+      <button
+        type="button"
+        title={way.words}
+        onMouseEnter={() => onPreview(way)}
+        onFocus={() => onPreview(way)}
+        onBlur={() => onPreview(null)}
+        onClick={() => {
+          onPreview(null);
+          onApply(way);
+        }}
+      >
+        <VerdictMark kind={way.after} size={19} />
+        <span className="words">{way.words}</span>
+        <span className="price"> {way.costWords}</span>
+      </button>
+    </li>
+  );
+});
+
+interface WayListProps extends WayHandlers {
+  ways: readonly Way[];
+  /** True where nothing needs mending. */
+  clear: boolean;
 }
 
 /** Drawn anew only when other ways are found. */
 const WayList = memo(function WayList({ ways, clear, onPreview, onApply }: WayListProps) {
   return (
     <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
-      {ways.map((way) => (
-        <li key={way.words}>
-          <WayButton
-            type="button"
-            title={way.words}
-            onMouseEnter={() => onPreview(way)}
-            onFocus={() => onPreview(way)}
-            onBlur={() => onPreview(null)}
-            onClick={() => {
-              onPreview(null);
-              onApply(way);
-            }}
-          >
-            <VerdictMark kind={way.after} size={19} />
-            <Words>{way.words}</Words>
-            <Price> {way.costWords}</Price>
-          </WayButton>
-        </li>
+      {ways.map((way, i) => (
+        // By place: the list is re-ranked while a ring is turned, and entries stay where they are.
+        <WayEntry key={i} way={way} onPreview={onPreview} onApply={onApply} />
       ))}
       {ways.length === 0 && (
         <None>

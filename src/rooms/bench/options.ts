@@ -1,11 +1,20 @@
 /** What can be chosen for each place of a rig, in order of fit. */
 import { fullName, type Body } from '@/core/kit/body';
 import type { Lens } from '@/core/kit/lens';
-import type { Part } from '@/core/kit/part';
-import type { RigRecord } from '@/core/kit/rigRecord';
+import { isFront, type Part } from '@/core/kit/part';
 import type { Workspace } from '@/core/kit/workspace';
 import { ASPECTS, namedAspect } from '@/core/frame/aspects';
-import type { OptionGroup } from '@/ui/controls/Choice';
+import {
+  addOffers,
+  bodyOffers,
+  lensOffers,
+  swapOffers,
+  type FitGrade,
+  type Offer,
+  type PartOffer,
+} from '@/core/rig/offers';
+import type { Rig } from '@/core/rig/rig';
+import type { Option, OptionGroup } from '@/ui/controls/Choice';
 
 type MountName = (id: string) => string;
 
@@ -14,47 +23,57 @@ const mountNames = (workspace: Workspace): MountName => {
   return (id) => names.get(id) ?? id;
 };
 
-interface Offer {
+const GRADES: readonly FitGrade[] = ['fits', 'with a catch', 'does not fit'];
+const GRADE_TITLES: Record<FitGrade, string> = {
+  fits: 'Fits',
+  'with a catch': 'Fits, with a catch',
+  'does not fit': 'Does not fit as the rig stands',
+};
+
+interface Named {
   id: string;
-  label: string;
-  note: string;
-  fits: boolean;
+  name: string;
+  maker: string;
 }
 
-const grouped = (offers: readonly Offer[], fitTitle: string, otherTitle: string): OptionGroup[] => [
-  { title: fitTitle, options: offers.filter((o) => o.fits) },
-  { title: otherTitle, options: offers.filter((o) => !o.fits) },
+type Facts<T> = (record: T) => string;
+
+/** Parts go by their own name: there are few makers, and the name has to fit a narrow place. */
+const labelOf = (record: Named): string => ('kind' in record ? record.name : fullName(record));
+
+/** Offers under the heading of their grade, each with its facts and what speaks against it. */
+function graded<T extends Named>(offers: readonly Offer<T>[], facts: Facts<T>): OptionGroup[] {
+  return GRADES.map((grade) => ({
+    title: GRADE_TITLES[grade],
+    options: offers
+      .filter((o) => o.grade === grade)
+      .map(({ record, reasons }) => ({
+        id: record.id,
+        label: labelOf(record),
+        note: [facts(record), ...reasons].join(' · '),
+      })),
+  }));
+}
+
+/** Everything there is, where the rig lacks too much to say what fits. */
+const ungraded = <T extends Named>(records: readonly T[], facts: Facts<T>): OptionGroup[] => [
+  {
+    title: 'In this workspace',
+    options: records.map((r): Option => ({ id: r.id, label: labelOf(r), note: facts(r) })),
+  },
 ];
 
-const lensFacts = (lens: Lens, mountName: MountName): string =>
-  `${mountName(lens.mountId)} · made for ${lens.designFormat.widthMm}×${lens.designFormat.heightMm}`;
-
-export function lensOptions(workspace: Workspace, record: RigRecord): OptionGroup[] {
+export function lensOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
   const mountName = mountNames(workspace);
-  const first = workspace.parts.find((p) => p.id === record.partIds[0]);
-  const body = workspace.bodies.find((b) => b.id === record.bodyId);
-  const wanted = first?.frontMountId ?? body?.mountId;
-  const offers = workspace.lenses.map((lens) => ({
-    id: lens.id,
-    label: fullName(lens),
-    note: lensFacts(lens, mountName),
-    fits: lens.mountId === wanted,
-  }));
-  return grouped(offers, 'Mounts as the rig stands', 'Needs something else between');
+  const facts = (lens: Lens) =>
+    `${mountName(lens.mountId)} · made for ${lens.designFormat.widthMm}×${lens.designFormat.heightMm}`;
+  return rig ? graded(lensOffers(rig, workspace.lenses), facts) : ungraded(workspace.lenses, facts);
 }
 
-export function bodyOptions(workspace: Workspace, record: RigRecord): OptionGroup[] {
+export function bodyOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
   const mountName = mountNames(workspace);
-  const last = workspace.parts.find((p) => p.id === record.partIds.at(-1));
-  const lens = workspace.lenses.find((l) => l.id === record.lensId);
-  const offered = last?.rearMountId ?? lens?.mountId;
-  const offers = workspace.bodies.map((body) => ({
-    id: body.id,
-    label: fullName(body),
-    note: mountName(body.mountId),
-    fits: body.mountId === offered,
-  }));
-  return grouped(offers, 'Takes the rig as it stands', 'Takes another mount');
+  const facts = (body: Body) => mountName(body.mountId);
+  return rig ? graded(bodyOffers(rig, workspace.bodies), facts) : ungraded(workspace.bodies, facts);
 }
 
 export const modeOptions = (body: Body | undefined): OptionGroup[] => [
@@ -68,38 +87,35 @@ export const modeOptions = (body: Body | undefined): OptionGroup[] => [
   },
 ];
 
-const partFacts = (part: Part, mountName: MountName): string =>
-  `${part.kind}${part.factor === 1 ? '' : ` ×${part.factor}`} · ${mountName(part.frontMountId)} to ${mountName(part.rearMountId)}`;
+const partFacts =
+  (mountName: MountName): Facts<Part> =>
+  (part) => {
+    const what = `${part.maker} ${part.kind}${part.factor === 1 ? '' : ` ×${part.factor}`}`.trim();
+    return isFront(part)
+      ? `${what} · before the lens`
+      : `${what} · ${mountName(part.frontMountId)} to ${mountName(part.rearMountId)}`;
+  };
 
-/**
- * Parts for place `index` of the train. First those that join both neighbours, then those that take what
- * stands in front, then the rest.
- */
-export function partOptions(workspace: Workspace, record: RigRecord, index: number): OptionGroup[] {
-  const mountName = mountNames(workspace);
-  const partAt = (i: number) => workspace.parts.find((p) => p.id === record.partIds[i]);
-  const lens = workspace.lenses.find((l) => l.id === record.lensId);
-  const body = workspace.bodies.find((b) => b.id === record.bodyId);
-  const front = partAt(index - 1)?.rearMountId ?? lens?.mountId;
-  const rear = partAt(index + 1)?.frontMountId ?? body?.mountId;
-  const option = (part: Part) => ({
-    id: part.id,
-    label: fullName(part),
-    note: partFacts(part, mountName),
-  });
-  const joinsFront = workspace.parts.filter((p) => p.frontMountId === front);
-  const joinsBoth = joinsFront.filter((p) => p.rearMountId === rear);
-  return [
-    { title: 'Joins both sides', options: joinsBoth.map(option) },
-    {
-      title: 'Takes the lens side only',
-      options: joinsFront.filter((p) => !joinsBoth.includes(p)).map(option),
-    },
-    {
-      title: `Does not take ${front ? mountName(front) : 'this lens'}`,
-      options: workspace.parts.filter((p) => !joinsFront.includes(p)).map(option),
-    },
-  ];
+/** Parts for the place of the one at `index`. */
+export function swapOptions(workspace: Workspace, rig: Rig | null, index: number): OptionGroup[] {
+  const facts = partFacts(mountNames(workspace));
+  return rig
+    ? graded(swapOffers(rig, index, workspace.parts), facts)
+    : ungraded(workspace.parts, facts);
+}
+
+/** Parts to put in besides those there, and where each would go. */
+export function addOptions(
+  workspace: Workspace,
+  rig: Rig | null,
+): { groups: OptionGroup[]; placeOf: (partId: string) => number } {
+  const facts = partFacts(mountNames(workspace));
+  const offers: readonly PartOffer[] = rig ? addOffers(rig, workspace.parts) : [];
+  const places = new Map(offers.map((o) => [o.record.id, o.index]));
+  return {
+    groups: rig ? graded(offers, facts) : ungraded(workspace.parts, facts),
+    placeOf: (id) => places.get(id) ?? 0,
+  };
 }
 
 /** The aspects on offer, with the one in use among them even if it is none of the usual. */

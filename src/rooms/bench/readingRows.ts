@@ -1,4 +1,6 @@
 /** The readings of a report as rows of words, grouped as people ask. */
+import type { DeliveredFrame } from '@/core/frame/pipeline';
+import type { FrameSize } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import type { Reading } from '@/core/rig/why';
@@ -59,6 +61,7 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
     {
       name: 'Clean frame',
       figure: clean.widthMm > 0 ? size(clean) : 'none',
+      note: clean.widthMm > 0 ? `${cleanMegapixels(frame.delivered, clean)} MP` : undefined,
       reading: 'cleanFrame',
     },
     {
@@ -68,6 +71,12 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
     },
   ];
 }
+
+/** Megapixels that fall in the clean frame. */
+const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string => {
+  const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
+  return (delivered.megapixels * share).toFixed(1);
+};
 
 const worstWords = (v: number | null): string =>
   cornerWords(v) === 'black' ? 'black' : `−${(v ?? 0).toFixed(2)} stops`;

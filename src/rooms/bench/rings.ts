@@ -27,7 +27,7 @@ export function apertureWords(n: number): string {
   return `f/${onMark ? (marks[0] ?? short(n, 2)) : short(n, 2)}`;
 }
 
-const focalWords = (v: number): string => `${short(v, 1)} mm`;
+export const focalWords = (v: number): string => `${short(v, 1)} mm`;
 const focusWords = (v: number): string =>
   v === Infinity ? '∞' : `${v < 10 ? short(v, 2) : short(v, 1)} m`;
 

@@ -57,10 +57,12 @@ const save = (
   say: Say,
   undo: () => void,
 ) => {
-  commit(db, label, [{ table: 'rigs', id: after.id, after }], mergeKey).catch((error: unknown) => {
-    undo();
-    say(storageSentence(error));
-  });
+  commit(db, label, [{ table: 'rigs', id: after.id, after }], { mergeKey }).catch(
+    (error: unknown) => {
+      undo();
+      say(storageSentence(error));
+    },
+  );
 };
 
 /** Opens the rig the address names, once the workspace is there; sets it as the address says. */

@@ -5,7 +5,7 @@ import type { Workspace } from '@/core/kit/workspace';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import type { MenuAction } from '@/ui/controls/MenuButton';
-import { guarded, type Tell } from './tell';
+import { guarded, type Tell } from '@/shell/tell';
 import type { BenchActions } from './useBench';
 
 /** A rig from the first of everything, or null where something is lacking. */

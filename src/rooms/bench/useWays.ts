@@ -6,61 +6,92 @@ import type { Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/waysOut';
 import type { WaysDoor } from '@/workers/ways.worker';
 
-interface Search {
-  worker: Worker;
-  door: Remote<WaysDoor>;
+/** Time between two searches while a ring is being turned, ms: faster nobody reads. */
+const PACE_MS = 150;
+
+interface Job {
+  rig: Rig;
+  kit: readonly Part[];
 }
 
-/** How long the hand must rest before a search begins, ms. */
-const REST_MS = 110;
-
-const open = (): Search => {
-  const worker = new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), {
-    type: 'module',
-  });
-  return { worker, door: wrap<WaysDoor>(worker) };
-};
+const sameGear = (a: Job, b: Job): boolean =>
+  a.kit === b.kit &&
+  a.rig.body === b.rig.body &&
+  a.rig.mode === b.rig.mode &&
+  a.rig.lens === b.rig.lens &&
+  a.rig.judgement === b.rig.judgement &&
+  a.rig.parts.length === b.rig.parts.length &&
+  a.rig.parts.every((part, i) => part === b.rig.parts[i]);
 
 /**
- * Ways out of the rig's verdict, found in a worker as soon as the hand rests. While a search runs only the
- * newest rig waits; the last answer stands until the next comes. A worker that breaks is opened anew for
- * the next rig.
+ * The searching side: a worker that holds the rig, and is sent the settings alone while only rings are
+ * turned. While a search runs only the newest rig waits. A worker that breaks is opened anew.
  */
+function openSearch(onWays: (ways: readonly Way[]) => void) {
+  let worker: Worker | null = null;
+  let door: Remote<WaysDoor> | null = null;
+  let held: Job | null = null;
+  let waiting: Job | null = null;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let busy = false;
+
+  const close = () => {
+    worker?.terminate();
+    worker = door = held = null;
+  };
+  const answer = async (job: Job) => {
+    worker ??= new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    door ??= wrap<WaysDoor>(worker);
+    if (!held || !sameGear(held, job)) {
+      await door.hold(job.rig, job.kit);
+      held = job;
+    }
+    const ways = await door.waysOut(job.rig.settings);
+    if (ways) onWays(ways);
+  };
+  const next = () => {
+    const job = waiting;
+    if (!job || busy) return;
+    waiting = null;
+    busy = true;
+    answer(job)
+      .catch(close)
+      .finally(() => {
+        timer = setTimeout(() => {
+          busy = false;
+          next();
+        }, PACE_MS);
+      });
+  };
+  return {
+    ask(job: Job) {
+      waiting = job;
+      next();
+    },
+    close() {
+      waiting = null;
+      if (timer !== null) clearTimeout(timer);
+      close();
+    },
+  };
+}
+
+/** Ways out of the rig's verdict; the last answer stands until another comes. */
 export function useWays(rig: Rig, kit: readonly Part[]): readonly Way[] {
   const [ways, setWays] = useState<readonly Way[]>([]);
-  const search = useRef<Search | null>(null);
-  const waiting = useRef<{ rig: Rig; kit: readonly Part[] } | null>(null);
-  const busy = useRef(false);
-
+  const search = useRef<ReturnType<typeof openSearch> | null>(null);
   useEffect(
     () => () => {
-      search.current?.worker.terminate();
+      search.current?.close();
       search.current = null;
     },
     [],
   );
-
   useEffect(() => {
-    waiting.current = { rig, kit };
-    const next = async (): Promise<void> => {
-      const job = waiting.current;
-      if (!job || busy.current) return;
-      waiting.current = null;
-      busy.current = true;
-      try {
-        search.current ??= open();
-        setWays(await search.current.door.waysOut(job.rig, job.kit));
-      } catch {
-        search.current?.worker.terminate();
-        search.current = null;
-      } finally {
-        busy.current = false;
-      }
-      await next();
-    };
-    const timer = setTimeout(() => void next(), REST_MS);
-    return () => clearTimeout(timer);
+    search.current ??= openSearch(setWays);
+    search.current.ask({ rig, kit });
   }, [rig, kit]);
-
   return ways;
 }

@@ -1,6 +1,7 @@
 'use client';
 import { Button, type ButtonProps } from 'react-aria-components';
 import styled, { css } from 'styled-components';
+import { PHONE } from '../theme/type';
 
 const bare = css`
   border: 0;
@@ -58,9 +59,13 @@ const SquareButton = styled(Button)`
   ${bare}
   display: grid;
   place-items: center;
-  min-width: 32px;
+  min-width: 28px;
   height: 32px;
-  padding: 0 6px;
+  padding: 0 5px;
+  @media ${PHONE} {
+    min-width: 40px;
+    height: 40px;
+  }
 `;
 
 interface IconButtonProps extends Omit<ButtonProps, 'children' | 'className' | 'style'> {

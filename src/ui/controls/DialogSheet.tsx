@@ -1,6 +1,8 @@
 'use client';
+import { X } from 'lucide-react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
+import { IconButton } from './Buttons';
 
 const Shade = styled(ModalOverlay)`
   position: fixed;
@@ -12,8 +14,8 @@ const Shade = styled(ModalOverlay)`
   background: color-mix(in srgb, var(--well) 72%, transparent);
 `;
 
-const Panel = styled(Modal)`
-  width: min(560px, 100%);
+const Panel = styled(Modal)<{ $wide: boolean }>`
+  width: min(${(p) => (p.$wide ? 880 : 560)}px, 100%);
   max-height: calc(100vh - 32px);
   overflow: auto;
   background: var(--ground);
@@ -35,6 +37,13 @@ const Title = styled(Heading)`
   overflow-wrap: anywhere;
 `;
 
+const Head = styled.div`
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+  gap: 10px;
+`;
+
 export const DialogActions = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -45,12 +54,14 @@ export const DialogActions = styled.div`
 interface DialogSheetProps {
   title: string;
   open: boolean;
+  /** For tables. */
+  wide?: boolean;
   onClose: () => void;
   children: React.ReactNode;
 }
 
 /** Something to decide or to read before going on. */
-export function DialogSheet({ title, open, onClose, children }: DialogSheetProps) {
+export function DialogSheet({ title, open, wide = false, onClose, children }: DialogSheetProps) {
   return (
     <Shade
       isOpen={open}
@@ -59,9 +70,14 @@ export function DialogSheet({ title, open, onClose, children }: DialogSheetProps
       }}
       isDismissable
     >
-      <Panel>
+      <Panel $wide={wide}>
         <Body>
-          <Title slot="title">{title}</Title>
+          <Head>
+            <Title slot="title">{title}</Title>
+            <IconButton label="Close" onPress={onClose}>
+              <X size={16} aria-hidden="true" />
+            </IconButton>
+          </Head>
           {children}
         </Body>
       </Panel>

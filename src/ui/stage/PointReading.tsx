@@ -1,11 +1,11 @@
 'use client';
 import styled from 'styled-components';
+import type { Offset } from '@/core/frame/geometry';
 import { darknessStops, lightAt } from '@/core/halo/rims';
 import type { Report } from '@/core/rig/evaluate';
 import { engraved } from '../theme/type';
-import type { StageView } from './haloPaint';
+import { toPx, type StageView } from './stageView';
 import { cornerWords } from './stageWords';
-import type { StagePoint } from './useStageHand';
 
 const Tag = styled.div`
   ${engraved}
@@ -19,30 +19,52 @@ const Tag = styled.div`
   white-space: nowrap;
 `;
 
+const Cross = styled.div`
+  position: absolute;
+  pointer-events: none;
+  width: 15px;
+  height: 15px;
+  margin: -7px 0 0 -7px;
+  background:
+    linear-gradient(var(--stage-under), var(--stage-under)) 50% 50% / 3px 100% no-repeat,
+    linear-gradient(var(--stage-under), var(--stage-under)) 50% 50% / 100% 3px no-repeat;
+  &::after {
+    content: '';
+    position: absolute;
+    inset: 0;
+    background:
+      linear-gradient(var(--frame), var(--frame)) 50% 50% / 1px 100% no-repeat,
+      linear-gradient(var(--frame), var(--frame)) 50% 50% / 100% 1px no-repeat;
+  }
+`;
+
 interface PointReadingProps {
-  at: StagePoint;
+  at: Offset;
   report: Report;
   view: StageView;
 }
 
-/** Radius and darkness at the pointer, from the same function that draws. */
+/** Radius and darkness at a place on the sensor plane, from the same function that draws. */
 export function PointReading({ at, report, view }: PointReadingProps) {
   const { model } = report.halo;
-  const xMm = (at.xPx - view.widthPx / 2) / view.pxPerMm - model.centre.xMm;
-  const yMm = (at.yPx - view.heightPx / 2) / view.pxPerMm - model.centre.yMm;
-  const radiusMm = Math.hypot(xMm, yMm);
+  const radiusMm = Math.hypot(at.xMm - model.centre.xMm, at.yMm - model.centre.yMm);
   const words = cornerWords(darknessStops(lightAt(model, radiusMm).light));
-  const left = at.xPx > view.widthPx - 150;
+  const { xPx, yPx } = toPx(view, at);
+  const left = xPx > view.widthPx - 150;
   return (
-    <Tag
-      data-testid="point"
-      style={{
-        left: at.xPx + (left ? -14 : 14),
-        top: Math.min(view.heightPx - 40, at.yPx + 12),
-        transform: left ? 'translateX(-100%)' : undefined,
-      }}
-    >
-      r {radiusMm.toFixed(1)} mm · {words === 'black' ? words : `${words} stops`}
-    </Tag>
+    <>
+      <Cross style={{ left: xPx, top: yPx }} />
+      <Tag
+        data-testid="point"
+        role="status"
+        style={{
+          left: xPx + (left ? -14 : 14),
+          top: Math.min(view.heightPx - 40, yPx + 12),
+          transform: left ? 'translateX(-100%)' : undefined,
+        }}
+      >
+        r {radiusMm.toFixed(1)} mm · {words === 'black' ? words : `${words} stops`}
+      </Tag>
+    </>
   );
 }

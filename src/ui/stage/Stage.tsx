@@ -10,36 +10,47 @@ import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
 import { PointReading } from './PointReading';
 import { StageLines } from './StageLines';
+import { StageTools } from './StageTools';
+import type { StageView } from './stageView';
+import { ghostWords, stageWords, type Ghost } from './stageWords';
 import { useStageHand } from './useStageHand';
-import { stageWords } from './stageWords';
-import { fitView } from './stageView';
+import { useStageZoom } from './useStageZoom';
 
-const Well = styled.figure`
+const Well = styled.div`
   position: relative;
-  margin: 0;
   height: 100%;
   min-height: 0;
   overflow: hidden;
   background: var(--well);
   user-select: none;
   canvas,
-  svg {
+  svg.lines,
+  figure {
     position: absolute;
     inset: 0;
+    margin: 0;
     width: 100%;
     height: 100%;
     display: block;
   }
 `;
 
+/** What takes the pointer and the keys; it lies over the picture. */
+const Hand = styled.div`
+  position: absolute;
+  inset: 0;
+  &:focus-visible {
+    outline-offset: -3px;
+  }
+`;
+
 interface PaintProps {
   report: Report;
-  width: number;
-  height: number;
+  view: StageView;
   theme: Theme;
 }
 
-function Paint({ report, width, height, theme }: PaintProps) {
+function Paint({ report, view, theme }: PaintProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { halo, frame } = report;
   useEffect(() => {
@@ -47,21 +58,21 @@ function Paint({ report, width, height, theme }: PaintProps) {
     const context = element?.getContext('2d');
     if (!element || !context) return;
     const ratio = Math.min(2, window.devicePixelRatio || 1);
-    const [w, h] = [Math.round(width * ratio), Math.round(height * ratio)];
+    const [w, h] = [Math.round(view.widthPx * ratio), Math.round(view.heightPx * ratio)];
     if (element.width !== w || element.height !== h) {
       element.width = w;
       element.height = h;
     }
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
-    paintHalo(context, halo.model, frame.delivered, fitView(frame.readOut, width, height), theme);
-  }, [halo.model, frame, width, height, theme]);
+    paintHalo(context, halo.model, frame.delivered, view, theme);
+  }, [halo.model, frame, view, theme]);
   return <canvas ref={canvas} aria-hidden="true" />;
 }
 
-const Preview = styled.figcaption`
+const Said = styled.p`
   position: absolute;
   left: 50%;
-  bottom: 30px;
+  bottom: 72px;
   transform: translateX(-50%);
   max-width: calc(100% - 80px);
   padding: 3px 10px;
@@ -69,39 +80,51 @@ const Preview = styled.figcaption`
   background: var(--amber);
   color: var(--on-amber);
   font-weight: 600;
+  pointer-events: none;
   ${oneLine}
 `;
 
 interface StageProps {
   report: Report;
-  /** What is looked at without being done yet; null while the stage shows the rig as it is. */
-  preview?: string | null;
+  /** A state to compare with, drawn as lines. */
+  ghost: Ghost | null;
+  /** Said over the picture while it is not the rig at rest as it is set: a way looked at, a wander. */
+  said: string | null;
   /** How far the rig lets itself be shifted, mm; 0 where it does not. */
   shiftRangeMm: number;
   /** Dragging the frame: how far the halo has been carried since the drag began, mm. */
   onShift: (byMm: Offset, done: boolean) => void;
+  onPin: () => void;
 }
 
 /** The sensor plane: halo, read-out area, delivered frame and corner readings, all from the core. */
-export function Stage({ report, preview = null, shiftRangeMm, onShift }: StageProps) {
-  const [ref, { width, height }] = useSize<HTMLElement>();
+export function Stage({ report, ghost, said, shiftRangeMm, onShift, onPin }: StageProps) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [theme] = useTheme();
-  const view = fitView(report.frame.readOut, width, height);
-  const hand = useStageHand(view.pxPerMm, shiftRangeMm > 0, onShift);
+  const zoom = useStageZoom(ref, report.frame.readOut, width, height);
+  const { view } = zoom;
+  const canShift = shiftRangeMm > 0;
+  const hand = useStageHand(zoom, canShift, onShift);
+  const words = [stageWords(report), ghost ? ghostWords(ghost) : ''].join(' ').trim();
+  const cursor = canShift ? 'move' : zoom.isFitted ? 'crosshair' : 'grab';
   return (
-    <Well
-      ref={ref}
-      role="img"
-      aria-label={stageWords(report)}
-      {...hand.props}
-      style={shiftRangeMm > 0 ? { cursor: 'move', touchAction: 'none' } : { cursor: 'crosshair' }}
-    >
+    <Well ref={ref}>
       {width > 0 && height > 0 && (
         <>
-          <Paint report={report} width={width} height={height} theme={theme} />
-          <StageLines report={report} view={view} />
+          <figure role="img" aria-label={words}>
+            <Paint report={report} view={view} theme={theme} />
+            <StageLines report={report} view={view} ghost={ghost} />
+          </figure>
+          <Hand
+            role="application"
+            tabIndex={0}
+            aria-label="Point at the stage: arrow keys move the point, with Shift by a tenth of a millimetre; plus and minus zoom, 0 fits"
+            {...hand.props}
+            style={{ cursor, touchAction: canShift || !zoom.isFitted ? 'none' : undefined }}
+          />
           {hand.at && <PointReading at={hand.at} report={report} view={view} />}
-          {preview && <Preview>{preview}</Preview>}
+          {said && <Said data-testid="said">{said}</Said>}
+          <StageTools zoom={zoom} report={report} isPinned={ghost !== null} onPin={onPin} />
         </>
       )}
     </Well>

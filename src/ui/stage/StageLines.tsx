@@ -4,9 +4,8 @@ import { CORNERS } from '@/core/frame/geometry';
 import type { FrameSize } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/evaluate';
 import { engraved } from '../theme/type';
-import type { StageView } from './haloPaint';
-import { rulerMarks } from './stageView';
-import { cornerWords } from './stageWords';
+import { rulerMarks, toPx, type StageView } from './stageView';
+import { cornerWords, ghostWords, type Ghost } from './stageWords';
 
 const Lines = styled.svg`
   text {
@@ -35,7 +34,7 @@ function Rulers({ view }: { view: StageView }) {
   const { widthPx, heightPx } = view;
   return (
     <g stroke="var(--stage-ink)" strokeWidth="1">
-      {rulerMarks(view, widthPx).map(({ mm, px, figure }) => (
+      {rulerMarks(view, 'x').map(({ mm, px, figure }) => (
         <g key={`x${mm}`}>
           <line x1={px} x2={px} y1={heightPx} y2={heightPx - (figure ? 9 : 5)} />
           {figure && px > 30 && px < widthPx - 20 && (
@@ -45,7 +44,7 @@ function Rulers({ view }: { view: StageView }) {
           )}
         </g>
       ))}
-      {rulerMarks(view, heightPx).map(({ mm, px, figure }) => (
+      {rulerMarks(view, 'y').map(({ mm, px, figure }) => (
         <g key={`y${mm}`}>
           <line x1={0} x2={figure ? 9 : 5} y1={px} y2={px} />
           {figure && px > 30 && px < heightPx - 30 && (
@@ -59,16 +58,14 @@ function Rulers({ view }: { view: StageView }) {
   );
 }
 
-/** Half-light circle as a fine line, black radius dotted, definition circle dashed. */
+/** Half-light circle as a fine line, black radius dotted, definition circle dashed, needed halo in dash and dot. */
 function Circles({ report, view }: StageLinesProps) {
-  const { pxPerMm, widthPx, heightPx } = view;
+  const { pxPerMm } = view;
   const { model, definitionRadiusMm } = report.halo;
-  const { half, black } = report.coverage.radiiMm;
-  const circle = {
-    cx: widthPx / 2 + model.centre.xMm * pxPerMm,
-    cy: heightPx / 2 + model.centre.yMm * pxPerMm,
-    fill: 'none',
-  };
+  const { radiiMm, worstCornerRadiusMm } = report.coverage;
+  const { half, black } = radiiMm;
+  const { xPx, yPx } = toPx(view, model.centre);
+  const circle = { cx: xPx, cy: yPx, fill: 'none' };
   return (
     <>
       <circle {...circle} r={half * pxPerMm} stroke="var(--stage-amber)" strokeWidth="1.5" />
@@ -79,6 +76,14 @@ function Circles({ report, view }: StageLinesProps) {
         strokeWidth="1.2"
         strokeDasharray="1 5"
         strokeLinecap="round"
+      />
+      <circle
+        {...circle}
+        r={worstCornerRadiusMm * pxPerMm}
+        stroke="var(--frame)"
+        strokeOpacity="0.75"
+        strokeWidth="1"
+        strokeDasharray="12 4 1 4"
       />
       {definitionRadiusMm !== null && (
         <circle
@@ -100,21 +105,39 @@ function labelBox(report: Report, pxPerMm: number): FrameSize {
   return strip < 30 ? { widthMm: delivered.widthMm, heightMm: readOut.heightMm } : delivered;
 }
 
+/** A frame about the middle of the sensor as a rectangle on the stage, grown by so many mm all round. */
+function boxOf(view: StageView, frame: FrameSize, growX = 0, growY = 0) {
+  const [w, h] = [frame.widthMm + 2 * growX, frame.heightMm + 2 * growY];
+  const { xPx, yPx } = toPx(view, { xMm: -w / 2, yMm: -h / 2 });
+  return { x: xPx, y: yPx, width: w * view.pxPerMm, height: h * view.pxPerMm, fill: 'none' };
+}
+
+/** The pinned state: its half-light circle, its delivered frame, and what it was. */
+function GhostLines({ ghost, view }: { ghost: Ghost; view: StageView }) {
+  const { halo, coverage, frame } = ghost.report;
+  const { xPx, yPx } = toPx(view, halo.model.centre);
+  return (
+    <>
+      <g stroke="var(--frame)" strokeOpacity="0.6" strokeWidth="1" strokeDasharray="2 3">
+        <circle cx={xPx} cy={yPx} r={coverage.radiiMm.half * view.pxPerMm} fill="none" />
+        <rect {...boxOf(view, frame.delivered)} />
+      </g>
+      <text x={14} y={38}>
+        {ghostWords(ghost)}
+      </text>
+    </>
+  );
+}
+
 function Frames({ report, view }: StageLinesProps) {
   const { readOut, delivered, travel } = report.frame;
-  const { pxPerMm, widthPx, heightPx } = view;
-  const box = (f: { widthMm: number; heightMm: number }, growX = 0, growY = growX) => ({
-    x: widthPx / 2 - (f.widthMm / 2 + growX) * pxPerMm,
-    y: heightPx / 2 - (f.heightMm / 2 + growY) * pxPerMm,
-    width: (f.widthMm + 2 * growX) * pxPerMm,
-    height: (f.heightMm + 2 * growY) * pxPerMm,
-    fill: 'none',
-  });
+  const { pxPerMm } = view;
+  const box = (f: FrameSize, growX = 0, growY = growX) => boxOf(view, f, growX, growY);
   const cropped =
     delivered.widthMm < readOut.widthMm - 0.005 || delivered.heightMm < readOut.heightMm - 0.005;
   const moves = travel.xMm > 0 || travel.yMm > 0;
   const disc = travel.shape === 'disc';
-  const top = heightPx / 2 - (labelBox(report, pxPerMm).heightMm / 2) * pxPerMm;
+  const label = toPx(view, { xMm: 0, yMm: -labelBox(report, pxPerMm).heightMm / 2 });
   return (
     <>
       {moves && (
@@ -128,7 +151,7 @@ function Frames({ report, view }: StageLinesProps) {
       )}
       {cropped && <rect {...box(readOut)} stroke="var(--stage-ink)" strokeWidth="1" />}
       <rect {...box(delivered)} stroke="var(--frame)" strokeWidth="1.75" />
-      <text x={widthPx / 2} y={top - 8} textAnchor="middle" style={{ fill: 'var(--ink)' }}>
+      <text x={label.xPx} y={label.yPx - 8} textAnchor="middle" style={{ fill: 'var(--ink)' }}>
         {cropped ? 'delivered' : 'read-out'} {delivered.widthMm.toFixed(1)} ×{' '}
         {delivered.heightMm.toFixed(1)} mm
       </text>
@@ -138,16 +161,19 @@ function Frames({ report, view }: StageLinesProps) {
 
 function Corners({ report, view }: StageLinesProps) {
   const delivered = labelBox(report, view.pxPerMm);
-  const { pxPerMm, widthPx, heightPx } = view;
   return CORNERS.map(([sx, sy], i) => {
     const stops = report.coverage.cornerStops[i] ?? null;
     const words = cornerWords(stops);
     const bad = words === 'black' || (stops ?? 0) > report.verdict.limitStops;
+    const at = toPx(view, {
+      xMm: (sx * delivered.widthMm) / 2,
+      yMm: (sy * delivered.heightMm) / 2,
+    });
     return (
       <text
         key={`${sx},${sy}`}
-        x={widthPx / 2 + sx * ((delivered.widthMm / 2) * pxPerMm)}
-        y={heightPx / 2 + sy * ((delivered.heightMm / 2) * pxPerMm) + (sy < 0 ? -8 : 18)}
+        x={at.xPx}
+        y={at.yPx + (sy < 0 ? -8 : 18)}
         textAnchor={sx < 0 ? 'start' : 'end'}
         style={{ fill: bad ? 'var(--clipped)' : 'var(--ink)', fontSize: 13 }}
       >
@@ -157,19 +183,28 @@ function Corners({ report, view }: StageLinesProps) {
   });
 }
 
+interface AllLinesProps extends StageLinesProps {
+  ghost: Ghost | null;
+}
+
 /** Everything drawn in lines and figures over the light. */
-export function StageLines({ report, view }: StageLinesProps) {
+export function StageLines({ report, view, ghost }: AllLinesProps) {
+  const { radiiMm, worstCornerRadiusMm } = report.coverage;
   return (
-    <Lines aria-hidden="true">
+    <Lines className="lines" aria-hidden="true">
       <Circles report={report} view={view} />
       <Frames report={report} view={view} />
+      {ghost && <GhostLines ghost={ghost} view={view} />}
       <Corners report={report} view={view} />
       <Rulers view={view} />
       <text x={14} y={20}>
         Sensor seen from behind, mm
       </text>
       <text x={view.widthPx - 14} y={20} textAnchor="end" className="halo">
-        halo ⌀ {(report.coverage.radiiMm.half * 2).toFixed(1)} mm at half light
+        halo ⌀ {(radiiMm.half * 2).toFixed(1)} mm at half light
+      </text>
+      <text x={view.widthPx - 14} y={38} textAnchor="end">
+        the frame needs ⌀ {(worstCornerRadiusMm * 2).toFixed(1)} mm
       </text>
     </Lines>
   );

@@ -1,6 +1,7 @@
 /** Paints a halo from the core's own falloff: the function that draws is the function that decides. */
 import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo/rims';
 import type { Theme } from '../theme/themeScript';
+import { toPx, type StageView } from './stageView';
 
 /** Samples along the radius; between two of them the eye sees no step. */
 const SAMPLES = 96;
@@ -28,12 +29,6 @@ function lightColour(light: number, theme: Theme): string {
   return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
 }
 
-export interface StageView {
-  widthPx: number;
-  heightPx: number;
-  pxPerMm: number;
-}
-
 /** Radial gradient of the halo about its centre, in px. */
 function haloGradient(
   context: CanvasRenderingContext2D,
@@ -41,11 +36,12 @@ function haloGradient(
   view: StageView,
   theme: Theme,
 ): CanvasGradient {
-  const x = view.widthPx / 2 + halo.centre.xMm * view.pxPerMm;
-  const y = view.heightPx / 2 + halo.centre.yMm * view.pxPerMm;
+  const { xPx: x, yPx: y } = toPx(view, halo.centre);
+  // No farther than the farthest corner of the stage can be from the halo's centre.
   const reachMm = Math.min(
     blackoutRadiusMm(halo.rims),
-    Math.hypot(view.widthPx, view.heightPx) / view.pxPerMm,
+    Math.hypot(view.widthPx, view.heightPx) / view.pxPerMm +
+      Math.hypot(halo.centre.xMm - view.middle.xMm, halo.centre.yMm - view.middle.yMm),
   );
   const gradient = context.createRadialGradient(
     x,
@@ -80,6 +76,7 @@ export function paintHalo(
   theme: Theme,
 ): void {
   const { widthPx, heightPx, pxPerMm } = view;
+  const { xPx, yPx } = toPx(view, { xMm: -frame.widthMm / 2, yMm: -frame.heightMm / 2 });
   context.globalAlpha = 1;
   context.fillStyle = theme === 'dark' ? rgb(DARK_WELL) : rgb(DAY_WELL);
   context.fillRect(0, 0, widthPx, heightPx);
@@ -88,6 +85,5 @@ export function paintHalo(
   context.fillStyle = gradient;
   context.fillRect(0, 0, widthPx, heightPx);
   context.globalAlpha = 1;
-  const [w, h] = [frame.widthMm * pxPerMm, frame.heightMm * pxPerMm];
-  context.fillRect((widthPx - w) / 2, (heightPx - h) / 2, w, h);
+  context.fillRect(xPx, yPx, frame.widthMm * pxPerMm, frame.heightMm * pxPerMm);
 }

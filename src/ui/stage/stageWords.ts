@@ -10,6 +10,24 @@ export function cornerWords(stops: number | null): string {
   return stops < 0.05 ? '0.0' : `−${stops.toFixed(1)}`;
 }
 
+/** A state held to compare with. */
+export interface Ghost {
+  /** What it was: rig and settings, short. */
+  name: string;
+  report: Report;
+}
+
+export const ghostWords = ({ name, report }: Ghost): string =>
+  `pinned: ${name}, ${report.verdict.kind}, halo ⌀ ${mm(report.coverage.radiiMm.half * 2)}`;
+
+/** How much a corner's light changes over the stabiliser's travel. */
+export function flickerWords({ wander }: Report): string {
+  const { flickerStops } = wander;
+  return flickerStops === null
+    ? 'a corner goes black and back'
+    : `corners flicker by ${flickerStops.toFixed(2)} stops`;
+}
+
 export function stageWords(report: Report): string {
   const { verdict, coverage, frame, halo } = report;
   const corners = coverage.cornerStops
@@ -24,8 +42,13 @@ export function stageWords(report: Report): string {
     `Read-out ${mm(frame.readOut.widthMm)} by ${mm(frame.readOut.heightMm)}, delivered ${mm(frame.delivered.widthMm)} by ${mm(frame.delivered.heightMm)}.`,
     `Corners: ${corners}.`,
   ];
+  parts.push(
+    `To cover it the halo would have to be ${mm(coverage.worstCornerRadiusMm * 2)} across.`,
+  );
   if (frame.travel.xMm > 0)
-    parts.push(`The stabiliser may move the frame by ${mm(frame.travel.xMm)}.`);
+    parts.push(
+      `The stabiliser may move the frame by ${mm(frame.travel.xMm)}; ${flickerWords(report)}.`,
+    );
   if (halo.definitionRadiusMm !== null) {
     parts.push(`Good definition within a circle ${mm(halo.definitionRadiusMm * 2)} across.`);
   }

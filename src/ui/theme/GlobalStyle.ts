@@ -66,6 +66,16 @@ export const GlobalStyle = createGlobalStyle`
   button, input, select { font: inherit; color: inherit; }
   :focus-visible, [data-focus-visible] { outline: 2px solid var(--amber); outline-offset: 2px; }
   ::selection { background: var(--amber); color: var(--on-amber); }
+  @media print {
+    :root, :root[data-theme='daylight'] {
+      --ground: #fff;
+      --raised: #fff;
+      --ink: #000;
+      --muted: #333;
+      --line: #999;
+    }
+    header, [data-testid='notice'] { display: none !important; }
+  }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { transition: none !important; animation: none !important; }
   }

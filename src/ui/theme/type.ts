@@ -14,4 +14,7 @@ export const oneLine = css`
   white-space: nowrap;
 `;
 
+/** Columns of a line of a form: what is asked, and the answer. */
+export const FORM_COLUMNS = 'minmax(96px, 42%) minmax(0, 1fr)';
+
 export const PHONE = '(max-width: 820px)';

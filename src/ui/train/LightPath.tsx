@@ -1,8 +1,12 @@
 'use client';
+import { memo } from 'react';
 import styled from 'styled-components';
 import type { Report } from '@/core/rig/evaluate';
 import type { Rig } from '@/core/rig/rig';
+import { LightPathMarks } from './LightPathMarks';
+import { MIDDLE, place, SHEET, type Placing } from './sheet';
 import { layTrain, type Piece, type TrainLayout } from './trainLayout';
+import { trainWords } from './trainWords';
 
 const Drawing = styled.svg`
   display: block;
@@ -11,6 +15,10 @@ const Drawing = styled.svg`
   text {
     font-size: 12px;
     fill: var(--ink);
+    paint-order: stroke;
+    stroke: var(--ground);
+    stroke-width: 3px;
+    stroke-linejoin: round;
   }
   .fact {
     fill: var(--muted);
@@ -19,32 +27,18 @@ const Drawing = styled.svg`
   }
 `;
 
-/* The sheet it is drawn on, units. It is scaled as a whole to fit its place. */
-const SHEET = { width: 204, height: 300, top: 6, bottom: 16 };
-const MIDDLE = SHEET.width / 2;
 /** Half-widths of the boxes: for the eye and the names only, the lengths are what is to scale. */
-const HALF_WIDTH: Record<Piece['kind'], number> = { lens: 86, adapter: 78, glass: 78, body: 99 };
-const MOST_NAME = 27;
+const HALF_WIDTH: Record<Piece['kind'], number> = { lens: 80, adapter: 72, glass: 72, body: 86 };
+const MOST_NAME = 25;
 
 const clipped = (text: string): string =>
   text.length > MOST_NAME ? `${text.slice(0, MOST_NAME - 1).trimEnd()}…` : text;
 
-interface Placing {
-  y: (mm: number) => number;
-  scale: number;
-}
-
-function place({ frontMm }: TrainLayout): Placing {
-  const scale = Math.min(4.2, (SHEET.height - SHEET.top - SHEET.bottom) / frontMm);
-  const slack = SHEET.height - SHEET.top - SHEET.bottom - frontMm * scale;
-  return { scale, y: (mm) => SHEET.top + slack / 2 + (frontMm - mm) * scale };
-}
-
 function Light({ layout, y, scale }: Placing & { layout: TrainLayout }) {
-  const most = MIDDLE - 3;
   const side = (sign: number) =>
     layout.beam.map(
-      ({ atMm, halfMm }) => `${MIDDLE + sign * Math.min(most, halfMm * scale)},${y(atMm)}`,
+      ({ atMm, halfMm }) =>
+        `${MIDDLE + sign * Math.min(HALF_WIDTH.body, halfMm * scale)},${y(atMm)}`,
     );
   return (
     <polygon
@@ -59,9 +53,8 @@ function PieceBox({ piece, y }: Placing & { piece: Piece }) {
   const half = HALF_WIDTH[piece.kind];
   const top = Math.min(y(piece.fromMm), y(piece.toMm));
   const height = Math.abs(y(piece.toMm) - y(piece.fromMm));
-  const middle = top + height / 2;
-  const roomy = height >= (piece.kind === 'glass' ? 56 : 32);
-  const roomForGlass = height >= 30;
+  const glass = piece.kind === 'glass';
+  const drawsGlass = glass && height >= 30;
   return (
     <g>
       <rect
@@ -70,12 +63,12 @@ function PieceBox({ piece, y }: Placing & { piece: Piece }) {
         width={half * 2}
         height={Math.max(2, height)}
         rx="2"
-        fill={piece.kind === 'glass' && !roomForGlass ? 'var(--amber)' : 'none'}
+        fill={glass && !drawsGlass ? 'var(--amber)' : 'none'}
         fillOpacity="0.16"
-        stroke={piece.kind === 'glass' ? 'var(--amber)' : 'var(--muted)'}
+        stroke={glass ? 'var(--amber)' : 'var(--muted)'}
         strokeWidth="1"
       />
-      {piece.kind === 'glass' && roomForGlass && (
+      {drawsGlass && (
         <ellipse
           cx={MIDDLE}
           cy={top + Math.max(4, height - 7)}
@@ -86,18 +79,22 @@ function PieceBox({ piece, y }: Placing & { piece: Piece }) {
           stroke="var(--amber)"
         />
       )}
+    </g>
+  );
+}
+
+/** Name and fact of a piece, over everything drawn. */
+function PieceWords({ piece, y }: Placing & { piece: Piece }) {
+  const top = Math.min(y(piece.fromMm), y(piece.toMm));
+  const height = Math.abs(y(piece.toMm) - y(piece.fromMm));
+  const middle = top + height / 2;
+  const glass = piece.kind === 'glass';
+  const roomy = height >= (glass ? 56 : 32);
+  const nameAt = glass ? top + Math.min(17, height / 2 + 2) : middle + 4;
+  return (
+    <>
       {height >= 15 && (
-        <text
-          x={MIDDLE}
-          y={
-            roomy
-              ? middle - 2
-              : piece.kind === 'glass'
-                ? top + Math.min(17, middle - top + 2)
-                : middle + 4
-          }
-          textAnchor="middle"
-        >
+        <text x={MIDDLE} y={roomy ? middle - 2 : nameAt} textAnchor="middle">
           {clipped(piece.name)}
         </text>
       )}
@@ -106,48 +103,52 @@ function PieceBox({ piece, y }: Placing & { piece: Piece }) {
           {piece.fact}
         </text>
       )}
-    </g>
+    </>
   );
 }
 
 /** The sign of a drawing that something long is shown short. */
 function Break({ at }: { at: number }) {
-  const wave = `q12 -7 24 0t24 0t24 0t24 0t24 0t24 0t24 0t24 0`;
+  const wave = `q12 -7 24 0t24 0t24 0t24 0t24 0t24 0t24 0`;
   return (
     <>
-      <path d={`M${MIDDLE - 96} ${at}${wave}`} fill="none" stroke="var(--ground)" strokeWidth="7" />
+      <path d={`M${MIDDLE - 84} ${at}${wave}`} fill="none" stroke="var(--ground)" strokeWidth="7" />
       {[-3.5, 3.5].map((dy) => (
-        <path key={dy} d={`M${MIDDLE - 96} ${at + dy}${wave}`} fill="none" stroke="var(--line)" />
+        <path key={dy} d={`M${MIDDLE - 84} ${at + dy}${wave}`} fill="none" stroke="var(--line)" />
       ))}
     </>
   );
 }
 
 /** The train drawn to scale along its axis, scene above, sensor below. */
-export function LightPath({ rig, report }: { rig: Rig; report: Report }) {
+export const LightPath = memo(function LightPath({ rig, report }: { rig: Rig; report: Report }) {
   const layout = layTrain(rig, report);
-  const placing = place(layout);
+  const placing = place(layout.frontMm);
   const { y, scale } = placing;
-  const words = layout.pieces.map((p) => `${p.name}, ${p.fact}`).join('; ');
+  const lens = layout.pieces.find((p) => p.kind === 'lens');
   return (
     <Drawing
       viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
       role="img"
-      aria-label={`Light path from scene to sensor: ${words}.`}
+      aria-label={trainWords(layout, report)}
     >
       <Light layout={layout} {...placing} />
       {layout.pieces.map((piece, i) => (
         <PieceBox key={`${i}-${piece.name}`} piece={piece} {...placing} />
       ))}
-      {layout.lensCut && <Break at={y(layout.frontMm) + 22} />}
+      {layout.lensCut && lens && <Break at={y(lens.fromMm) + 22} />}
       <line
-        x1={MIDDLE - layout.sensorHalfWidthMm * scale}
-        x2={MIDDLE + layout.sensorHalfWidthMm * scale}
+        x1={MIDDLE - Math.min(HALF_WIDTH.body, layout.sensorHalfWidthMm * scale)}
+        x2={MIDDLE + Math.min(HALF_WIDTH.body, layout.sensorHalfWidthMm * scale)}
         y1={y(0)}
         y2={y(0)}
         stroke="var(--amber)"
         strokeWidth="4"
       />
+      <LightPathMarks layout={layout} {...placing} />
+      {layout.pieces.map((piece, i) => (
+        <PieceWords key={`${i}-${piece.name}`} piece={piece} {...placing} />
+      ))}
     </Drawing>
   );
-}
+});

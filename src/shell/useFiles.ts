@@ -4,10 +4,12 @@ import { problemText } from '@/core/kit/problem';
 import type { Workspace } from '@/core/kit/workspace';
 import { tideMillLoader } from '@/store/demo';
 import { db } from '@/store/instance';
+import { keepBackup } from '@/store/backups';
+import { changedHere } from '@/store/journal';
 import { importWorkspace, isEmpty, type ImportMode } from '@/store/workspace';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 import { readWorkspaceFile, saveWorkspaceFile } from './files';
-import type { PendingImport } from './ImportDialog';
+import type { PendingImport, Takes } from './ImportDialog';
 import { guarded, type Tell } from './tell';
 
 /** Workspace files and the demo. */
@@ -44,15 +46,18 @@ export function useFiles(workspace: Workspace, tell: Tell) {
 
   const read = async (file: File) => {
     const result = await readWorkspaceFile(file);
-    if (result.ok) setPending({ fileName: file.name, file: result.value });
-    else tell({ kind: 'trouble', text: `${problemText(result.problems)}\nNothing was changed.` });
+    if (result.ok) {
+      const changedByHand = await changedHere(db);
+      setPending({ fileName: file.name, file: result.value, changedByHand });
+    } else tell({ kind: 'trouble', text: `${problemText(result.problems)}\nNothing was changed.` });
   };
-  const write = (mode: ImportMode) => {
+  const write = (mode: ImportMode, takes: Takes) => {
     if (!pending) return;
     const { file, fileName } = pending;
     setPending(null);
     guarded(tell, async () => {
-      await importWorkspace(db, file, mode, `Open ${fileName}`);
+      await keepBackup(db, `before ${fileName}`, Date.now());
+      await importWorkspace(db, file, mode, `Open ${fileName}`, takes ?? undefined);
       tell({ kind: 'said', text: `${fileName} is open. Undo takes it back.` });
     });
   };

@@ -2,7 +2,7 @@
 import styled from 'styled-components';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
-import { SHORTCUTS } from './shortcuts';
+import { COMMON_SHORTCUTS, type Shortcut } from './keys';
 
 const Keys = styled.dl`
   display: grid;
@@ -17,11 +17,17 @@ const Keys = styled.dl`
   }
 `;
 
-export function HelpDialog({ onClose }: { onClose: () => void }) {
+interface HelpDialogProps {
+  /** Keys of the room in hand. */
+  shortcuts: readonly Shortcut[];
+  onClose: () => void;
+}
+
+export function HelpDialog({ shortcuts, onClose }: HelpDialogProps) {
   return (
     <DialogSheet title="By keyboard" open onClose={onClose}>
       <Keys>
-        {SHORTCUTS.map(({ keys, does }) => (
+        {[...COMMON_SHORTCUTS, ...shortcuts].map(({ keys, does }) => (
           <div key={keys} style={{ display: 'contents' }}>
             <dt>{keys}</dt>
             <dd>{does}</dd>

@@ -1,17 +1,18 @@
 'use client';
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import Link from 'next/link';
 import { memo } from 'react';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/rigRecord';
 import { useSteps } from '@/store/useWorkspace';
 import { IconButton } from '@/ui/controls/Buttons';
-import { Choice } from '@/ui/controls/Choice';
 import { MenuButton, type MenuAction } from '@/ui/controls/MenuButton';
-import { useTheme } from '@/ui/theme/useTheme';
 import { PHONE } from '@/ui/theme/type';
+import { useTheme } from '@/ui/theme/useTheme';
+import type { CommonKeys } from './keys';
 
 const Bar = styled.header`
   height: var(--header);
+  flex: none;
   display: flex;
   align-items: center;
   gap: 4px;
@@ -31,21 +32,44 @@ const Brand = styled.div`
   font-size: 15px;
   font-weight: 650;
   white-space: nowrap;
-`;
-
-const Room = styled.span`
-  margin-left: 22px;
-  padding: 12px 8px 11px;
-  border-bottom: 2px solid var(--amber);
   @media ${PHONE} {
-    display: none;
+    span {
+      display: none;
+    }
   }
 `;
 
-const RigPlace = styled.div`
+const Rooms = styled.nav`
+  display: flex;
+  margin-left: 22px;
+  a {
+    padding: 12px 8px 11px;
+    border-bottom: 2px solid transparent;
+    color: var(--muted);
+    text-decoration: none;
+  }
+  a:hover {
+    color: var(--ink);
+  }
+  a[aria-current='page'] {
+    color: var(--ink);
+    border-color: var(--amber);
+  }
+  @media ${PHONE} {
+    margin-left: 4px;
+    a {
+      padding: 8px 7px 7px;
+    }
+  }
+`;
+
+/** What belongs to the room in hand. */
+const Middle = styled.div`
   margin-left: auto;
   min-width: 0;
-  max-width: 380px;
+  max-width: 440px;
+  display: flex;
+  align-items: center;
   @media ${PHONE} {
     order: 3;
     margin: 0;
@@ -69,70 +93,62 @@ const Mark = () => (
   </svg>
 );
 
-interface HeaderProps {
-  rigs: readonly RigRecord[];
-  record: RigRecord | null;
-  onRig: (id: string) => void;
-  rigActions: readonly MenuAction[];
+const ROOMS = [
+  { path: '/kit', name: 'Kit' },
+  { path: '/bench', name: 'Bench' },
+  { path: '/measure', name: 'Measure' },
+] as const;
+
+interface RoomHeaderProps {
+  room: (typeof ROOMS)[number]['path'];
+  keys: CommonKeys;
   fileActions: readonly MenuAction[];
-  onUndo: () => void;
-  onRedo: () => void;
-  onHelp: () => void;
+  children?: React.ReactNode;
 }
 
-/** The bar above the Bench. It stands still while rings are turned. */
-export const Header = memo(function Header(props: HeaderProps) {
-  const { rigs, record, onRig, rigActions, fileActions, onUndo, onRedo, onHelp } = props;
+/** The bar above every room. It stands still while rings are turned. */
+export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
+  const { room, keys, fileActions, children } = props;
   const steps = useSteps();
-  const [theme, turnTheme] = useTheme();
+  const [theme] = useTheme();
   return (
     <Bar>
       <Brand>
         <Mark />
-        Wandering Halo
+        <span>Wandering Halo</span>
       </Brand>
-      <Room aria-current="page">Bench</Room>
-      <RigPlace>
-        {record && (
-          <Choice
-            label="Rig"
-            bare
-            groups={[
-              {
-                title: 'Rigs in this workspace',
-                options: rigs.map((r) => ({ id: r.id, label: r.name })),
-              },
-            ]}
-            chosen={record.id}
-            onChoose={onRig}
-          />
-        )}
-      </RigPlace>
+      <Rooms aria-label="Rooms">
+        {ROOMS.map(({ path, name }) => (
+          <Link key={path} href={path} aria-current={path === room ? 'page' : undefined}>
+            {name}
+          </Link>
+        ))}
+      </Rooms>
+      <Middle>{children}</Middle>
       <Tools>
-        <MenuButton label="Rig" actions={rigActions} />
         <MenuButton label="File" actions={fileActions} />
         <IconButton
           label={steps.undo ? `Undo: ${steps.undo}` : 'Nothing to undo'}
           isDisabled={!steps.undo}
-          onPress={onUndo}
+          onPress={keys.undo}
         >
           <Undo2 size={16} aria-hidden="true" />
         </IconButton>
         <IconButton
           label={steps.redo ? `Redo: ${steps.redo}` : 'Nothing to redo'}
           isDisabled={!steps.redo}
-          onPress={onRedo}
+          onPress={keys.redo}
         >
           <Redo2 size={16} aria-hidden="true" />
         </IconButton>
-        <IconButton label={theme === 'dark' ? 'Daylight theme' : 'Dark theme'} onPress={turnTheme}>
+        <IconButton label={theme === 'dark' ? 'Daylight theme' : 'Dark theme'} onPress={keys.theme}>
           {theme === 'dark' ? (
             <Sun size={16} aria-hidden="true" />
           ) : (
             <Moon size={16} aria-hidden="true" />
           )}
         </IconButton>
-        <IconButton label="Keyboard" onPress={onHelp}>
+        <IconButton label="Keyboard" onPress={keys.help}>
           ?
         </IconButton>
       </Tools>

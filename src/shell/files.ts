@@ -1,13 +1,13 @@
-/** Files in and out of the Bench. */
+/** Files in and out. */
 import { checkSize } from '@/core/exchange/json';
 import type { Result } from '@/core/kit/problem';
 import type { WorkspaceFile } from '@/core/kit/workspace';
 import { db } from '@/store/instance';
-import { loadWorkspace } from '@/store/workspace';
+import { loadWorkspaceFile } from '@/store/workspace';
 
 /** Hands a text to the browser as a file to save. */
-function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+export function download(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;
@@ -22,7 +22,7 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 export async function saveWorkspaceFile(): Promise<string> {
   const { writeWorkspace } = await import('@/core/exchange/workspaceFile');
   const name = `wandering-halo-${today()}.json`;
-  download(name, writeWorkspace(await loadWorkspace(db)));
+  download(name, writeWorkspace(await loadWorkspaceFile(db)));
   return name;
 }
 

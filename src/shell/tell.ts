@@ -2,7 +2,7 @@
 import { storageSentence } from '@/store/troubles';
 import type { NoticeText } from '@/ui/controls/Notice';
 
-export type Tell = (notice: NoticeText) => void;
+export type Tell = (notice: NoticeText | null) => void;
 
 /** Runs something that may fail on storage, and says so if it does. */
 export function guarded(tell: Tell, work: () => Promise<unknown>): void {

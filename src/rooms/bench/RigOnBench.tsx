@@ -1,0 +1,111 @@
+'use client';
+import { useMemo, useState } from 'react';
+import styled from 'styled-components';
+import type { Judgement } from '@/core/kit/judgement';
+import type { Workspace } from '@/core/kit/workspace';
+import { evaluate } from '@/core/rig/evaluate';
+import { isMissing } from '@/core/rig/rig';
+import { applied } from '@/core/rig/wayIdeas';
+import type { Way } from '@/core/rig/waysOut';
+import type { Ghost } from '@/ui/stage/stageWords';
+import { PHONE } from '@/ui/theme/type';
+import { Readings } from './Readings';
+import { RigRings } from './RigRings';
+import { StagePlace } from './StagePlace';
+import { TrainPanel } from './TrainPanel';
+import type { Bench } from './useBench';
+import { WaysOut } from './WaysOut';
+
+const Columns = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / 232px minmax(0, 1fr) 336px;
+  grid-template-areas: 'train stage readings' 'train rings readings';
+  > :nth-child(1) {
+    grid-area: train;
+  }
+  > :nth-child(2) {
+    grid-area: stage;
+  }
+  > :nth-child(3) {
+    grid-area: rings;
+  }
+  > :nth-child(4) {
+    grid-area: readings;
+  }
+  @media ${PHONE} {
+    grid-template: min(78vw, 420px) auto auto auto / minmax(0, 1fr);
+    grid-template-areas: 'stage' 'rings' 'readings' 'train';
+  }
+`;
+
+const Lacking = styled.div`
+  display: grid;
+  place-items: center;
+  padding: 24px;
+  background: var(--well);
+  font-size: 15px;
+`;
+
+interface RigOnBenchProps {
+  workspace: Workspace;
+  bench: Bench;
+  ghost: Ghost | null;
+  onPin: () => void;
+  onJudge: (judgement: Judgement) => void;
+}
+
+/** The rig on the Bench, or what it lacks. */
+export function RigOnBench({ workspace, bench, ghost, onPin, onJudge }: RigOnBenchProps) {
+  const { record, rig, report, actions } = bench;
+  const whole = rig && !isMissing(rig) ? rig : null;
+  const [previewed, setPreviewed] = useState<Way | null>(null);
+  const preview = useMemo(
+    () => (whole && previewed ? evaluate(applied(whole, previewed.change, workspace.parts)) : null),
+    [whole, previewed, workspace.parts],
+  );
+  if (!record || !rig) return null;
+  return (
+    <Columns>
+      <TrainPanel workspace={workspace} bench={bench} record={record} />
+      {isMissing(rig) || !report ? (
+        <Lacking role="status">
+          <p>
+            This rig asks for a {isMissing(rig) ? rig.missing : 'record'} that is not in the
+            workspace
+            {isMissing(rig) ? ` (“${rig.id}”)` : ''}. Choose another in the light path.
+          </p>
+        </Lacking>
+      ) : (
+        <>
+          <StagePlace
+            rig={rig}
+            report={preview ?? report}
+            preview={previewed && preview ? `If: ${previewed.words}` : null}
+            ghost={ghost}
+            onPin={onPin}
+            actions={actions}
+          />
+          <RigRings rig={rig} actions={bench.actions} />
+          <Readings
+            key={record.id}
+            rig={rig}
+            report={report}
+            onJudge={onJudge}
+            ways={(startsOpen) => (
+              <WaysOut
+                rig={rig}
+                kit={workspace.parts}
+                clear={report.verdict.kind === 'Clear'}
+                startsOpen={startsOpen}
+                onPreview={setPreviewed}
+                onApply={actions.apply}
+              />
+            )}
+          />
+        </>
+      )}
+    </Columns>
+  );
+}

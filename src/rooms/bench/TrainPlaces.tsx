@@ -1,0 +1,219 @@
+'use client';
+import { X } from 'lucide-react';
+import { memo, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import type { RigRecord } from '@/core/kit/rigRecord';
+import type { Workspace } from '@/core/kit/workspace';
+import type { Caution, CautionPlace } from '@/core/rig/cautions';
+import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import { ActingButton, IconButton } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { SortableRows } from '@/ui/controls/SortableRows';
+import { BodySettings } from './BodySettings';
+import { CautionsHere } from './Cautions';
+import { ChainDialog } from './ChainDialog';
+import { addOptions, bodyOptions, lensOptions, modeOptions, swapOptions } from './options';
+import { PartSettings } from './PartSettings';
+import type { BenchActions } from './useBench';
+
+const Places = styled.div`
+  display: grid;
+  gap: 6px;
+`;
+
+const Place = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: end;
+`;
+
+const PartRow = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  align-items: center;
+`;
+
+const Adding = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+`;
+
+const Trouble = styled.p`
+  color: var(--clipped);
+  font-size: 12px;
+  overflow-wrap: anywhere;
+`;
+
+const MOST_PARTS = 8;
+
+interface PlacesProps {
+  workspace: Workspace;
+  actions: BenchActions;
+  record: RigRecord;
+}
+
+interface PartsProps extends PlacesProps {
+  rig: Rig | null;
+  mind: (at: CautionPlace) => readonly Caution[];
+}
+
+/** Items that stand for the same part keep one key each, wherever they stand. */
+function keysOf(partIds: readonly string[]): string[] {
+  const seen = new Map<string, number>();
+  return partIds.map((id) => {
+    const nth = (seen.get(id) ?? 0) + 1;
+    seen.set(id, nth);
+    return `${id}#${nth}`;
+  });
+}
+
+function Parts({ workspace, actions, record, rig, mind }: PartsProps) {
+  const { partIds } = record;
+  const put = (label: string, next: string[]) => actions.change(label, { partIds: next });
+  const items = useMemo(() => {
+    const keys = keysOf(partIds);
+    return partIds.map((id, i) => {
+      const part = workspace.parts.find((p) => p.id === id);
+      return { id, key: keys[i] ?? id, name: part?.name ?? 'a part that is not here' };
+    });
+  }, [partIds, workspace.parts]);
+  if (items.length === 0) return null;
+  return (
+    <SortableRows
+      label="Parts between lens and body"
+      items={items.map(({ id, key, name }, i) => ({
+        key,
+        name,
+        row: (
+          <PartRow>
+            <Choice
+              label={items.length > 1 ? `Between, ${i + 1} of ${items.length}` : 'Between'}
+              stacked
+              bare
+              groups={swapOptions(workspace, rig, i)}
+              chosen={id}
+              placeholder="not in this workspace"
+              onChoose={(next) => put('Swap a part', partIds.with(i, next))}
+            />
+            <CautionsHere cautions={mind(i)} />
+            <IconButton
+              label={`Take out ${name}`}
+              onPress={() => put('Take a part out', partIds.toSpliced(i, 1))}
+            >
+              <X size={15} aria-hidden="true" />
+            </IconButton>
+          </PartRow>
+        ),
+      }))}
+      onMove={(from, to) => {
+        const moved = partIds[from];
+        if (moved !== undefined)
+          put('Move a part along the train', partIds.toSpliced(from, 1).toSpliced(to, 0, moved));
+      }}
+    />
+  );
+}
+
+/** Puts a part in where it fits best, or looks for a whole chain. */
+function AddPart({ workspace, actions, record, rig }: Omit<PartsProps, 'mind'>) {
+  const [seeking, setSeeking] = useState(false);
+  const { groups, placeOf } = useMemo(() => addOptions(workspace, rig), [workspace, rig]);
+  return (
+    <Adding>
+      {record.partIds.length < MOST_PARTS ? (
+        <Choice
+          label="Add a part"
+          stacked
+          bare
+          groups={groups}
+          chosen={null}
+          placeholder={record.partIds.length > 0 ? '+ another part' : '+ put a part in'}
+          onChoose={(id) =>
+            actions.change('Put a part in', {
+              partIds: record.partIds.toSpliced(placeOf(id), 0, id),
+            })
+          }
+        />
+      ) : (
+        <span />
+      )}
+      <ActingButton onPress={() => setSeeking(true)} style={{ padding: '4px 0 4px 6px' }}>
+        Find a chain
+      </ActingButton>
+      {seeking && (
+        <ChainDialog
+          workspace={workspace}
+          record={record}
+          actions={actions}
+          onClose={() => setSeeking(false)}
+        />
+      )}
+    </Adding>
+  );
+}
+
+interface TrainPlacesProps extends PlacesProps {
+  cautions: readonly Caution[];
+  /** What is wrong with the way it goes together, a sentence a line. */
+  troubles: string;
+}
+
+/** Lens, parts, body and mode to choose from; they stand still while rings are turned. */
+export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
+  const { workspace, actions, record, cautions, troubles } = props;
+  const rig = useMemo(() => {
+    const found = resolveRig(workspace, record);
+    return isMissing(found) ? null : found;
+  }, [workspace, record]);
+  const body = workspace.bodies.find((b) => b.id === record.bodyId);
+  const mode = body?.modes.find((m) => m.id === record.modeId);
+  const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
+  const mind = (at: CautionPlace) => cautions.filter((c) => c.at === at);
+  return (
+    <>
+      <Places>
+        <Place>
+          <Choice
+            label="Lens"
+            stacked
+            groups={lensOptions(workspace, rig)}
+            chosen={record.lensId}
+            placeholder="not in this workspace"
+            onChoose={(lensId) => actions.change('Swap the lens', { lensId })}
+          />
+          <CautionsHere cautions={mind('lens')} />
+        </Place>
+        <Parts workspace={workspace} actions={actions} record={record} rig={rig} mind={mind} />
+        <AddPart workspace={workspace} actions={actions} record={record} rig={rig} />
+        {troubles && <Trouble>{troubles}</Trouble>}
+        <Place>
+          <Choice
+            label="Body"
+            stacked
+            groups={bodyOptions(workspace, rig)}
+            chosen={record.bodyId}
+            placeholder="not in this workspace"
+            onChoose={(bodyId) => {
+              const next = workspace.bodies.find((b) => b.id === bodyId);
+              const modeId =
+                next?.modes.find((m) => m.id === record.modeId)?.id ?? next?.modes[0]?.id;
+              if (modeId) actions.change('Swap the body', { bodyId, modeId });
+            }}
+          />
+          <CautionsHere cautions={mind('body')} />
+        </Place>
+        <Choice
+          label="Mode"
+          stacked
+          groups={modeOptions(body)}
+          chosen={record.modeId}
+          placeholder="not in this body"
+          onChoose={(modeId) => actions.change('Change the mode', { modeId })}
+        />
+      </Places>
+      <PartSettings actions={actions} record={record} parts={parts} />
+      {body && mode && <BodySettings actions={actions} record={record} mode={mode} body={body} />}
+    </>
+  );
+});

@@ -1,0 +1,147 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import styled from 'styled-components';
+import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/workspace';
+import { keepBackup, listBackups, restoreBackup } from '@/store/backups';
+import type { Backup } from '@/store/db';
+import { db } from '@/store/instance';
+import { LineButton, TextButton } from '@/ui/controls/Buttons';
+import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { engraved } from '@/ui/theme/type';
+import { download } from './files';
+import { guarded, type Tell } from './tell';
+
+const List = styled.ul`
+  max-height: 44vh;
+  overflow-y: auto;
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto auto;
+    gap: 6px;
+    align-items: center;
+    border-top: 1px solid var(--line);
+    padding: 5px 0;
+  }
+`;
+
+const When = styled.span`
+  ${engraved}
+  display: block;
+`;
+
+const Quiet = styled.span`
+  display: block;
+  color: var(--muted);
+  font-size: 12px;
+`;
+
+const whenWords = (at: number): string =>
+  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+const countWords = ({ counts }: Backup): string =>
+  TABLE_NAMES.filter((table) => counts[table] > 0)
+    .map((table) => `${counts[table]} ${TABLE_WORDS[table][counts[table] === 1 ? 0 : 1]}`)
+    .join(', ');
+
+const size = (bytes: number): string =>
+  bytes < 1e6 ? `${(bytes / 1000).toFixed(0)} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
+interface Storage {
+  used: number;
+  quota: number;
+  persisted: boolean;
+}
+
+/** What the browser says of this page's storage; null where it says nothing. */
+function useStorage(asked: number): Storage | null {
+  const [storage, setStorage] = useState<Storage | null>(null);
+  useEffect(() => {
+    const read = async () => {
+      const { usage = 0, quota = 0 } = await navigator.storage.estimate();
+      setStorage({ used: usage, quota, persisted: await navigator.storage.persisted() });
+    };
+    read().catch(() => setStorage(null));
+  }, [asked]);
+  return storage;
+}
+
+function StorageLine() {
+  const [asked, setAsked] = useState(0);
+  const storage = useStorage(asked);
+  if (!storage) return null;
+  const { used, quota, persisted } = storage;
+  const ask = () => {
+    void navigator.storage.persist().finally(() => setAsked((n) => n + 1));
+  };
+  return (
+    <>
+      <p>
+        The program uses {size(used)} of the {size(quota)} this browser gives it.{' '}
+        {persisted
+          ? 'The browser has promised to keep it.'
+          : 'The browser may clear it when it runs short of room.'}
+        {!persisted && asked > 0 && ' It was asked to keep it and did not promise.'}
+      </p>
+      {!persisted && <LineButton onPress={ask}>Ask the browser to keep it</LineButton>}
+    </>
+  );
+}
+
+interface BackupsDialogProps {
+  tell: Tell;
+  onClose: () => void;
+}
+
+/** What was kept and what each holds, to go back to; and what it all takes. */
+export function BackupsDialog({ tell, onClose }: BackupsDialogProps) {
+  const backups = useLiveQuery(() => listBackups(db)) ?? [];
+  const keep = () =>
+    guarded(tell, async () => {
+      const kept = await keepBackup(db, 'by hand', Date.now());
+      if (!kept) tell({ kind: 'said', text: 'The newest backup already holds all there is.' });
+    });
+  const restore = (backup: Backup) =>
+    guarded(tell, async () => {
+      await keepBackup(db, 'before a backup was restored', Date.now());
+      const trouble = await restoreBackup(db, backup.id);
+      tell(
+        trouble === null
+          ? { kind: 'said', text: `Back to ${whenWords(backup.at)}. Undo takes it back.` }
+          : { kind: 'trouble', text: trouble },
+      );
+      onClose();
+    });
+  return (
+    <DialogSheet title="Backups and storage" open onClose={onClose}>
+      <StorageLine />
+      {backups.length === 0 ? (
+        <p>No backup yet: the first is kept some seconds after there is something to keep.</p>
+      ) : (
+        <List aria-label="Backups">
+          {backups.map((backup) => (
+            <li key={backup.id}>
+              <span>
+                <When>
+                  {whenWords(backup.at)}, {backup.reason}
+                </When>
+                <Quiet>
+                  {countWords(backup)} · {size(backup.text.length)}
+                </Quiet>
+              </span>
+              <TextButton
+                onPress={() => download(`wandering-halo-backup-${backup.id}.json`, backup.text)}
+              >
+                Save
+              </TextButton>
+              <LineButton onPress={() => restore(backup)}>Restore</LineButton>
+            </li>
+          ))}
+        </List>
+      )}
+      <DialogActions>
+        <LineButton onPress={keep}>Keep one now</LineButton>
+      </DialogActions>
+    </DialogSheet>
+  );
+}

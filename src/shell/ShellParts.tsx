@@ -1,0 +1,35 @@
+'use client';
+import { useCallback } from 'react';
+import type { Workspace } from '@/core/kit/workspace';
+import { Notice } from '@/ui/controls/Notice';
+import { BackupsDialog } from './BackupsDialog';
+import { HelpDialog } from './HelpDialog';
+import { JudgementDialog } from './JudgementDialog';
+import type { Shortcut } from './keys';
+import { OpenFile } from './OpenFile';
+import type { Shell } from './useShell';
+
+interface ShellPartsProps {
+  shell: Shell;
+  workspace: Workspace;
+  /** The room's own keys, for the list under `?`. */
+  shortcuts: readonly Shortcut[];
+}
+
+/** The dialogs and the notice every room has. */
+export function ShellParts({ shell, workspace, shortcuts }: ShellPartsProps) {
+  const { dialog, openDialog, tell } = shell;
+  const close = () => openDialog(null);
+  const closeNotice = useCallback(() => tell(null), [tell]);
+  return (
+    <>
+      <OpenFile files={shell.files} here={workspace} />
+      {dialog === 'help' && <HelpDialog shortcuts={shortcuts} onClose={close} />}
+      {dialog === 'judgement' && (
+        <JudgementDialog judgement={workspace.judgement} onJudge={shell.judge} onClose={close} />
+      )}
+      {dialog === 'backups' && <BackupsDialog tell={tell} onClose={close} />}
+      <Notice notice={shell.notice} onClose={closeNotice} />
+    </>
+  );
+}

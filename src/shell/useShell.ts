@@ -1,0 +1,78 @@
+'use client';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Judgement } from '@/core/kit/judgement';
+import type { Workspace } from '@/core/kit/workspace';
+import { db } from '@/store/instance';
+import { redo, undo } from '@/store/journal';
+import { isEmpty, setJudgement } from '@/store/workspace';
+import type { MenuAction } from '@/ui/controls/MenuButton';
+import type { NoticeText } from '@/ui/controls/Notice';
+import { useTheme } from '@/ui/theme/useTheme';
+import { useRoomKeys, type CommonKeys, type KeyMap } from './keys';
+import { guarded, type Tell } from './tell';
+import { useFiles } from './useFiles';
+
+export type DialogName = 'help' | 'judgement' | 'backups';
+
+export interface Shell {
+  tell: Tell;
+  notice: NoticeText | null;
+  keys: CommonKeys;
+  judge: (judgement: Judgement) => void;
+  files: ReturnType<typeof useFiles>;
+  fileActions: readonly MenuAction[];
+  dialog: DialogName | null;
+  openDialog: (name: DialogName | null) => void;
+}
+
+/** Once there is something to lose, asks the browser to keep it. */
+function useKeptStorage(somethingHere: boolean): void {
+  useEffect(() => {
+    // Only a page served safely has storage that can be asked for.
+    if (somethingHere && 'storage' in navigator) void navigator.storage.persist();
+  }, [somethingHere]);
+}
+
+/** What every room does alike: saying things, undo and redo, files, judging, help. */
+export function useShell(workspace: Workspace): Shell {
+  const [notice, tell] = useState<NoticeText | null>(null);
+  const [dialog, openDialog] = useState<DialogName | null>(null);
+  const files = useFiles(workspace, tell);
+  useKeptStorage(!isEmpty(workspace));
+  const [, theme] = useTheme();
+  const keys = useMemo<CommonKeys>(
+    () => ({
+      undo: () => guarded(tell, () => undo(db)),
+      redo: () => guarded(tell, () => redo(db)),
+      theme,
+      help: () => openDialog('help'),
+    }),
+    [theme],
+  );
+  const judge = useCallback(
+    (judgement: Judgement) => guarded(tell, () => setJudgement(db, judgement)),
+    [],
+  );
+  const fileActions = useMemo(
+    () => [
+      ...files.actions,
+      {
+        id: 'backups',
+        label: 'Backups and storage…',
+        note: 'what was kept, and what it takes',
+        act: () => openDialog('backups'),
+      },
+      {
+        id: 'judgement',
+        label: 'How this workspace judges…',
+        note: 'what a corner may lose, how equivalents count',
+        act: () => openDialog('judgement'),
+      },
+    ],
+    [files.actions],
+  );
+  return { tell, notice, keys, judge, files, fileActions, dialog, openDialog };
+}
+
+/** The same, listening to the room's own keys as well. */
+export const useShellKeys = (shell: Shell, own: KeyMap): void => useRoomKeys(shell.keys, own);
