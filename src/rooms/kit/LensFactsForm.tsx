@@ -1,0 +1,185 @@
+'use client';
+import { useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { readEngraving, type LensFacts } from '@/core/kit/quickLens';
+import { readQuantity } from '@/core/kit/quantity';
+import { byRegister } from '@/core/kit/ladder';
+import type { Workspace } from '@/core/kit/workspace';
+import { FORMATS, type FrameSize } from '@/core/optics/formats';
+import { Choice } from '@/ui/controls/Choice';
+import { EntryField } from '@/ui/form/EntryField';
+
+const Form = styled.div`
+  display: grid;
+  gap: 6px;
+`;
+
+/** What was typed or chosen; null where the engraving, or nothing, says it. */
+interface Told {
+  name: string;
+  maker: string;
+  mountId: string | null;
+  focal: string | null;
+  open: string | null;
+  formatId: string | null;
+}
+
+type Range = [low: number, high: number] | null;
+
+const NOTHING: Told = {
+  name: '',
+  maker: '',
+  mountId: null,
+  focal: null,
+  open: null,
+  formatId: null,
+};
+
+/** "18–35" or "50" as two figures; null where it is neither. */
+function readRange(text: string, unit: 'mm' | ''): Range {
+  const [first = '', second] = text.split(/\s*(?:–|—|-|to)\s*(?=[\d])/);
+  const low = readQuantity(first, unit);
+  const high = second === undefined ? low : readQuantity(second, unit);
+  return low === null || high === null ? null : [Math.min(low, high), Math.max(low, high)];
+}
+
+const rangeWords = (low: number | null, high: number | null): string =>
+  low === null ? '' : high === null || high === low ? String(low) : `${low}–${high}`;
+
+const inRange = (range: Range, least: number, most: number): Range =>
+  range !== null && range[0] >= least && range[1] <= most ? range : null;
+
+/** The four facts, as far as they are told. */
+interface FourFacts {
+  mountId: string | null;
+  focal: Range;
+  open: Range;
+  format: FrameSize | null;
+}
+
+const missingOf = ({ mountId, focal, open, format }: FourFacts): string[] => [
+  ...(mountId ? [] : ['its mount']),
+  ...(focal ? [] : ['its focal length']),
+  ...(open ? [] : ['its widest aperture']),
+  ...(format ? [] : ['the format it was made for']),
+];
+
+function factsOf(
+  { name, maker }: Told,
+  { mountId, focal, open, format }: FourFacts,
+): LensFacts | null {
+  if (!mountId || !focal || !open || !format) return null;
+  return {
+    name: name.trim() || `${rangeWords(...focal)}/${rangeWords(...open)}`,
+    maker: maker.trim(),
+    mountId,
+    focalMinMm: focal[0],
+    focalMaxMm: focal[1],
+    openFNumberWide: open[0],
+    openFNumberLong: focal[0] === focal[1] ? open[0] : open[1],
+    designFormat: { widthMm: format.widthMm, heightMm: format.heightMm },
+  };
+}
+
+/** The facts that stand on a lens, read off its engraving as far as it says them. */
+export function useLensFacts({ mounts, markings }: Workspace) {
+  const [told, setTold] = useState<Told>(NOTHING);
+  const engraved = useMemo(() => readEngraving(told.name, markings), [told.name, markings]);
+  const focalText = told.focal ?? rangeWords(engraved.focalMinMm, engraved.focalMaxMm);
+  const openText = told.open ?? rangeWords(engraved.openFNumberWide, engraved.openFNumberLong);
+  const marked = engraved.designFormat;
+  const onlyMount = mounts.length === 1 ? (mounts[0]?.id ?? null) : null;
+  const four: FourFacts = {
+    mountId: told.mountId ?? onlyMount,
+    focal: inRange(readRange(focalText, 'mm'), 1, 5000),
+    open: inRange(readRange(openText, ''), 0.5, 128),
+    format: FORMATS.find((f) => f.id === told.formatId) ?? marked,
+  };
+  return {
+    told,
+    tell: (change: Partial<Told>) => setTold({ ...told, ...change }),
+    focalText,
+    openText,
+    marked,
+    mountId: four.mountId,
+    facts: factsOf(told, four),
+    missing: missingOf(four),
+  };
+}
+
+/** The formats to choose from, the one the marking says before them. */
+const formatOptions = (marked: FrameSize | null) => [
+  ...(marked
+    ? [{ id: 'marked', label: `${marked.widthMm}×${marked.heightMm}`, note: 'by its marking' }]
+    : []),
+  ...FORMATS.map((f) => ({ id: f.id, label: f.name, note: `${f.widthMm} × ${f.heightMm} mm` })),
+];
+
+interface LensFactsFormProps {
+  workspace: Workspace;
+  form: ReturnType<typeof useLensFacts>;
+}
+
+/** Four facts: the mount, focal length, widest aperture, and the format it was made for. */
+export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
+  const { told, tell, focalText, openText, marked, mountId } = form;
+  const complain =
+    (unit: 'mm' | '', least: number, most: number, words: string) => (text: string) =>
+      inRange(readRange(text, unit), least, most) ? null : words;
+  return (
+    <Form>
+      <EntryField
+        label="What stands on it"
+        shown={told.name}
+        placeholder="such as 35–70/3.5–4.5"
+        complain={() => null}
+        onEnter={(name) => tell({ name })}
+      />
+      <EntryField
+        label="Maker, if you like"
+        shown={told.maker}
+        complain={() => null}
+        onEnter={(maker) => tell({ maker })}
+      />
+      <Choice
+        inForm
+        label="Mount"
+        groups={[
+          {
+            title: 'By register',
+            options: byRegister(workspace.mounts).map((m) => ({
+              id: m.id,
+              label: m.name,
+              note: m.aliases.join(', '),
+            })),
+          },
+        ]}
+        chosen={mountId}
+        onChoose={(id) => tell({ mountId: id })}
+      />
+      <EntryField
+        label="Focal length, mm"
+        shown={focalText}
+        figure
+        placeholder="50, or 35–70"
+        complain={complain('mm', 1, 5000, 'A focal length such as 50, or a range such as 35–70.')}
+        onEnter={(focal) => tell({ focal })}
+      />
+      <EntryField
+        label="Widest aperture"
+        shown={openText}
+        figure
+        placeholder="1.8, or 3.5–4.5"
+        complain={complain('', 0.5, 128, 'An f-number such as 1.8, or two such as 3.5–4.5.')}
+        onEnter={(open) => tell({ open })}
+      />
+      <Choice
+        inForm
+        label="Made for"
+        groups={[{ title: 'Format', options: formatOptions(marked) }]}
+        chosen={told.formatId ?? (marked ? 'marked' : null)}
+        onChoose={(id) => tell({ formatId: id === 'marked' ? null : id })}
+      />
+    </Form>
+  );
+}

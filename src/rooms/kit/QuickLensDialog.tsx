@@ -1,0 +1,44 @@
+'use client';
+import { quickLens } from '@/core/kit/quickLens';
+import type { Workspace } from '@/core/kit/workspace';
+import { MainButton, TextButton } from '@/ui/controls/Buttons';
+import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { LensFactsForm, useLensFacts } from './LensFactsForm';
+import type { KitActions } from './useKit';
+
+interface QuickLensDialogProps {
+  workspace: Workspace;
+  actions: KitActions;
+  onClose: () => void;
+}
+
+/** A lens by four facts; the rest is what is usual, and marked so until someone tells. */
+export function QuickLensDialog({ workspace, actions, onClose }: QuickLensDialogProps) {
+  const form = useLensFacts(workspace);
+  const { facts, missing } = form;
+  return (
+    <DialogSheet title="I have a lens" open onClose={onClose}>
+      <p>
+        Type what stands on it: focal length and aperture are read off, the format too where you
+        know its marking. The rest is filled in with what is usual and marked as estimated.
+      </p>
+      <LensFactsForm workspace={workspace} form={form} />
+      {workspace.mounts.length === 0 && (
+        <p>There is no mount in this workspace yet: add one first, its register in mm will do.</p>
+      )}
+      <DialogActions>
+        <TextButton onPress={onClose}>Leave it</TextButton>
+        <MainButton
+          isDisabled={facts === null}
+          onPress={() => {
+            if (!facts) return;
+            actions.add('lenses', quickLens(facts, crypto.randomUUID()));
+            onClose();
+          }}
+        >
+          {facts ? 'Put it in the cabinet' : `Still to say: ${missing.join(', ')}`}
+        </MainButton>
+      </DialogActions>
+    </DialogSheet>
+  );
+}

@@ -1,0 +1,76 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { tideMill } from '@/core/demo/tideMill';
+import { scalarFields, valueAt, withValueAt } from '@/core/kit/fields';
+import { FIELDS } from '@/core/kit/fieldTables';
+import { KIT_TABLES, type Field } from '@/core/kit/fieldTypes';
+import { checkRecord } from '@/core/kit/validate';
+import { DEFINITIONS } from '@/core/kit/workspace';
+import { textOf, valueOf } from './fieldText';
+import { filtered, NO_FILTER } from './filter';
+import { freshRecord } from './fresh';
+
+describe('fields', () => {
+  const pathsOf = (fields: readonly Field[]): string[] =>
+    fields.map((f) => f.path.split('.')[0] ?? '');
+
+  it.each(KIT_TABLES)('every fact of %s can be edited', (table) => {
+    const schema = DEFINITIONS[table] as { properties: object };
+    const edited = new Set(FIELDS[table].flatMap((g) => pathsOf(g.fields)));
+    const left = Object.keys(schema.properties).filter((key) => !edited.has(key));
+    expect(left.filter((key) => key !== 'estimated')).toEqual(['id']);
+  });
+
+  it.each(KIT_TABLES)('every figure of the demo’s %s reads back as it is shown', (table) => {
+    for (const record of tideMill[table]) {
+      for (const field of scalarFields(table)) {
+        if (field.kind !== 'text' && field.kind !== 'number' && field.kind !== 'names') continue;
+        const value = valueAt(record, field.path);
+        expect(valueOf(field, textOf(field, value))).toEqual({ ok: true, value });
+      }
+    }
+  });
+
+  it('a value put at a path leaves all else alone, in lists too', () => {
+    const body = tideMill.bodies[0]!;
+    const next = withValueAt(body, 'modes.1.crops.0.measured', 1.2);
+    expect(next.modes[1]!.crops[0]!.measured).toBe(1.2);
+    expect(next.modes[0]).toBe(body.modes[0]);
+    expect(
+      withValueAt(next, 'modes.1.crops.0.measured', body.modes[1]!.crops[0]!.measured),
+    ).toEqual(body);
+  });
+});
+
+describe('new records', () => {
+  it.each(['bodies', 'parts', 'mounts', 'markings'] as const)('%s begin whole', (table) => {
+    for (const workspace of [tideMill, { ...tideMill, mounts: [] }])
+      expect(checkRecord(table, freshRecord(table, workspace, 'new')).ok).toBe(true);
+  });
+});
+
+describe('search and filters', () => {
+  const words = (record: { name: string }) => record.name;
+
+  it('every word has to stand somewhere', () => {
+    const found = filtered('lenses', tideMill.lenses, { ...NO_FILTER, search: '35 1.4' }, words);
+    expect(found.map((l) => l.id)).toEqual(['w35']);
+  });
+
+  it('a mount shows its lenses, bodies, and parts on either side', () => {
+    const filter = { ...NO_FILTER, mountIds: ['slr-46.5'] };
+    expect(filtered('lenses', tideMill.lenses, filter, words).map((l) => l.id)).toEqual(['w35']);
+    expect(filtered('parts', tideMill.parts, filter, words).map((p) => p.id)).toEqual(['p46-18']);
+  });
+
+  it('never shows what does not pass, whatever is typed', () => {
+    fc.assert(
+      fc.property(fc.string(), (search) => {
+        const found = filtered('lenses', tideMill.lenses, { ...NO_FILTER, search }, words);
+        for (const { name } of found)
+          for (const word of search.toLowerCase().split(/\s+/).filter(Boolean))
+            expect(name.toLowerCase()).toContain(word);
+      }),
+    );
+  });
+});

@@ -1,0 +1,91 @@
+'use client';
+import { useMemo } from 'react';
+import { settledBy, withValueAt } from '@/core/kit/fields';
+import type { KitTable } from '@/core/kit/fieldTypes';
+import { TABLE_WORDS, type Tables } from '@/core/kit/workspace';
+import { keepBackup } from '@/store/backups';
+import { db } from '@/store/instance';
+import { commit, type Write } from '@/store/journal';
+import { guarded, type Tell } from '@/shell/tell';
+
+/** What can be done to the records of a kit; each is one step that undo takes back. */
+export interface KitActions {
+  add: (table: KitTable, record: Tables[KitTable]) => void;
+  change: (
+    table: KitTable,
+    record: Tables[KitTable],
+    path: string,
+    label: string,
+    value: unknown,
+  ) => void;
+  /** The same value in many records at once. */
+  changeAll: (
+    table: KitTable,
+    records: readonly Tables[KitTable][],
+    path: string,
+    label: string,
+    value: unknown,
+  ) => void;
+  duplicate: (table: KitTable, records: readonly Tables[KitTable][]) => void;
+  remove: (table: KitTable, records: readonly Tables[KitTable][]) => void;
+  /** Many records from a file. */
+  bringIn: (label: string, writes: readonly Write[]) => Promise<void>;
+}
+
+const counted = (table: KitTable, records: readonly unknown[]): string =>
+  `${records.length} ${TABLE_WORDS[table][records.length === 1 ? 0 : 1]}`;
+
+const one = (table: KitTable, records: readonly Tables[KitTable][]): string =>
+  records.length === 1 ? (records[0]?.name ?? '') : counted(table, records);
+
+/** The record with another value, and no longer an estimate there. */
+function changed(record: Tables[KitTable], path: string, value: unknown): Tables[KitTable] {
+  const next = withValueAt(record, path, value);
+  return 'estimated' in next ? { ...next, estimated: settledBy(next, path) } : next;
+}
+
+const write = (table: KitTable, after: Tables[KitTable]): Write => ({ table, id: after.id, after });
+
+export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void): KitActions {
+  return useMemo(() => {
+    const run = (label: string, writes: readonly Write[]) =>
+      guarded(tell, () => commit(db, label, writes));
+    return {
+      add: (table, record) => {
+        run(`Add ${record.name}`, [write(table, record)]);
+        onOpen(table, record.id);
+      },
+      change: (table, record, path, label, value) =>
+        run(`${label} of ${record.name}`, [write(table, changed(record, path, value))]),
+      changeAll: (table, records, path, label, value) =>
+        run(
+          `${label} of ${counted(table, records)}`,
+          records.map((record) => write(table, changed(record, path, value))),
+        ),
+      duplicate: (table, records) => {
+        const copies = records.map((record) => ({
+          ...record,
+          id: crypto.randomUUID(),
+          name: `${record.name.slice(0, 190)}, copy`,
+        }));
+        run(
+          `Duplicate ${one(table, records)}`,
+          copies.map((copy) => write(table, copy)),
+        );
+        const [first] = copies;
+        if (first && copies.length === 1) onOpen(table, first.id);
+      },
+      remove: (table, records) => {
+        run(
+          `Delete ${one(table, records)}`,
+          records.map(({ id }) => ({ table, id, after: null })),
+        );
+        tell({ kind: 'said', text: `${one(table, records)} deleted. Undo brings it back.` });
+      },
+      bringIn: async (label, writes) => {
+        await keepBackup(db, `before: ${label}`, Date.now());
+        await commit(db, label, writes, { origin: 'file' });
+      },
+    };
+  }, [tell, onOpen]);
+}
