@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../tests/support/demo';
 import { rigFileOf } from '@/core/exchange/rigFile';
 import { evaluate } from '@/core/rig/evaluate';
-import { answerEvaluate, onlyPost } from './evaluateRequest';
+import { answerEvaluate } from './evaluateRequest';
+import { onlyPost } from './requests';
 
 const post = (body: string, type = 'application/json') =>
   answerEvaluate(

@@ -25,6 +25,10 @@ export interface Output {
   json: unknown;
   /** What is printed without it: rows of label and value. */
   rows: readonly (readonly [label: string, value: string])[];
+  /** Sentences for standard error about parts of the input that could not be used. */
+  complaints?: readonly string[];
+  /** Exit code where an answer was given that is none. */
+  exitCode?: number;
 }
 
 /** An answer that comes line by line, as it is worked out. */

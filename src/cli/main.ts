@@ -4,6 +4,7 @@ import { convertCommand } from './convert';
 import { chooseCommand } from './choose';
 import { coverageCommand } from './coverage';
 import { evaluateCommand } from './evaluate';
+import { measureCommand } from './measure';
 import { sweepCommand } from './sweep';
 
 const COMMANDS: Readonly<Record<string, Command>> = {
@@ -12,6 +13,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   evaluate: evaluateCommand,
   sweep: sweepCommand,
   choose: chooseCommand,
+  measure: measureCommand,
 };
 
 export interface Streams {
@@ -47,10 +49,11 @@ export async function main(argv: readonly string[], { stdout, stderr }: Streams)
     if ('lines' in output) {
       for (const line of output.lines)
         stdout.write(`${json ? JSON.stringify(line) : output.row(line)}\n`);
-    } else {
-      stdout.write(json ? `${JSON.stringify(output.json, null, 2)}\n` : table(output.rows));
+      return 0;
     }
-    return 0;
+    stdout.write(json ? `${JSON.stringify(output.json, null, 2)}\n` : table(output.rows));
+    for (const complaint of output.complaints ?? []) stderr.write(`${complaint}\n`);
+    return output.exitCode ?? 0;
   } catch (error) {
     if (!(error instanceof CliError)) throw error;
     stderr.write(`${error.message}\n`);

@@ -1,4 +1,5 @@
-import { answerEvaluate, onlyPost } from '@/api/evaluateRequest';
+import { answerEvaluate } from '@/api/evaluateRequest';
+import { onlyPost } from '@/api/requests';
 
 export const POST = answerEvaluate;
 export {

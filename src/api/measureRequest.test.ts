@@ -1,0 +1,76 @@
+import sharp from 'sharp';
+import { describe, expect, it } from 'vitest';
+import { drawRig, exposureOf, mapOf } from '../../tests/support/frames';
+import { pngFile } from '@/core/bench-camera/encode';
+import { expose } from '@/core/bench-camera/expose';
+import { trueRadii } from '@/core/bench-camera/rays';
+import { randomOf } from '@/core/optics/random';
+import { answerMeasure } from './measureRequest';
+
+const rig = { ...drawRig(randomOf(21), 0.75, 0.8), sensor: { widthMm: 36, heightMm: 24 } };
+const map = mapOf(rig, 8);
+const png = pngFile(expose(map, exposureOf(rig, randomOf(1), { widthPx: 900, heightPx: 600 })), {
+  focalMm: 35,
+  fNumber: 8,
+  exposureS: 0.01,
+  iso: 100,
+  takenAt: '2026-05-12 09:30:00',
+  srgb: true,
+});
+
+const post = (body: BodyInit, query = 'sensor=36x24', type = 'image/png') =>
+  answerMeasure(
+    new Request(`http://127.0.0.1/api/measure?${query}`, {
+      method: 'POST',
+      body,
+      headers: { 'content-type': type },
+    }),
+  );
+
+describe('POST /api/measure', () => {
+  it('finds the halo in a frame and says how it was set', async () => {
+    const response = await post(png);
+    expect(response.status).toBe(200);
+    const answer = (await response.json()) as {
+      halfLightRadiusMm: { value: number };
+      settings: { fNumber: number };
+    };
+    const truth = trueRadii(map).halfLight ?? Number.NaN;
+    expect(Math.abs(answer.halfLightRadiusMm.value - truth)).toBeLessThan(0.1);
+    expect(answer.settings.fNumber).toBe(8);
+  });
+
+  it.each([
+    ['another type', png, 'sensor=36x24', 'text/plain', 415],
+    ['no sensor', png, '', 'image/png', 400],
+    ['an impossible sensor', png, 'sensor=0x24', 'image/png', 400],
+    ['an unknown tone', png, 'sensor=36x24&tone=film', 'image/png', 400],
+    ['an impossible f-number', png, 'sensor=36x24&fnumber=0', 'image/png', 400],
+    ['an impossible pupil', png, 'sensor=36x24&exitPupil=1e308', 'image/png', 400],
+    ['no picture', Buffer.from('hello'), 'sensor=36x24', 'image/png', 422],
+    ['nothing', Buffer.alloc(0), 'sensor=36x24', 'image/png', 422],
+    ['more than 64 MB', Buffer.alloc(65 * 1024 * 1024), 'sensor=36x24', 'image/png', 413],
+  ] as const)(
+    '%s is refused with a sentence and no stack',
+    async (_, body, query, type, status) => {
+      const response = await post(body, query, type);
+      expect(response.status).toBe(status);
+      const { errors } = (await response.json()) as { errors: { sentence: string }[] };
+      expect(errors[0]?.sentence).toMatch(/^\w.*\.$/);
+      expect(JSON.stringify(errors)).not.toMatch(/node_modules| at /);
+    },
+  );
+
+  it('a picture of no wall is answered as refused', async () => {
+    const dark = await sharp({
+      create: { width: 300, height: 200, channels: 3, background: '#000' },
+    })
+      .png()
+      .toBuffer();
+    expect(await (await post(dark)).json()).toMatchObject({
+      status: 'refused',
+      warnings: ['tooDark'],
+      halfLightRadiusMm: null,
+    });
+  });
+});

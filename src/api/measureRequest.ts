@@ -1,0 +1,51 @@
+/** The answer to POST /api/measure: one frame's file in, its measurement out. */
+import { measureFile, type FileOptions } from '@/core/measure/measureFile';
+import { parseFrame } from '@/core/optics/formats';
+import { decodePicture } from '@/node/picture';
+import { one, readBody, refuse } from './requests';
+
+/** Largest frame read, bytes. */
+const MOST_FRAME_BYTES = 64 * 1024 * 1024;
+
+const bad = (code: string, sentence: string) => refuse(400, one(code, sentence));
+
+function numberIn(query: URLSearchParams, name: string, min: number, max: number): number | null {
+  const text = query.get(name);
+  if (text === null || text.trim() === '') return text === null ? null : Number.NaN;
+  const value = Number(text);
+  return value >= min && value <= max ? value : Number.NaN;
+}
+
+/** Options of the address: sensor=36x24, tone, fnumber, exitPupil; or the refusal they earn. */
+function optionsOf(query: URLSearchParams): FileOptions | Response {
+  const sensor = parseFrame(query.get('sensor') ?? '');
+  if (!sensor)
+    return bad('sensor', 'Give the sensor’s size in mm from 0.5 to 400, such as sensor=36x24.');
+  const tone = query.get('tone') ?? 'auto';
+  if (tone !== 'auto' && tone !== 'srgb' && tone !== 'linear')
+    return bad('tone', 'tone takes srgb, linear or auto.');
+  const fNumber = numberIn(query, 'fnumber', 0.5, 128);
+  if (Number.isNaN(fNumber)) return bad('fnumber', 'fnumber must be a number from 0.5 to 128.');
+  const exitPupilMm = numberIn(query, 'exitPupil', 5, 10_000);
+  if (Number.isNaN(exitPupilMm))
+    return bad('exitPupil', 'exitPupil must be a number from 5 to 10000.');
+  return { sensor, tone: tone === 'auto' ? tone : { kind: tone }, fNumber, exitPupilMm };
+}
+
+const TYPES = /^(image\/(jpeg|png|tiff|x-[\w.-]+)|application\/octet-stream)\b/i;
+
+export async function answerMeasure(request: Request): Promise<Response> {
+  if (!TYPES.test(request.headers.get('content-type') ?? ''))
+    return refuse(
+      415,
+      one('mediaType', 'Send the frame as image/jpeg, image/png, image/tiff or octet-stream.'),
+    );
+  const options = optionsOf(new URL(request.url).searchParams);
+  if (options instanceof Response) return options;
+  const body = await readBody(request, MOST_FRAME_BYTES);
+  if (body === null) return refuse(413, one('tooLarge', 'The frame is over 64 MB.'));
+  const read = await measureFile(body, 'The frame', options, decodePicture);
+  if (!read.ok) return refuse(422, read.problems);
+  const { measure, settings, tone } = read.value;
+  return Response.json({ ...measure, settings, tone: tone.kind });
+}

@@ -1,0 +1,127 @@
+/** halo measure: the halo in test frames, file by file. */
+import { readdir, readFile, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Problem } from '@/core/kit/problem';
+import { WARNING_WORDS } from '@/core/measure/judge';
+import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
+import type { Figure, FrameMeasure } from '@/core/measure/measureFrame';
+import { decodePicture } from '@/node/picture';
+import {
+  badInput,
+  CANNOT_ANSWER,
+  CliError,
+  frameFrom,
+  optionalNumber,
+  readArgs,
+  type Command,
+} from './command';
+
+const usage =
+  'halo measure FILE|FOLDER... --sensor 36x24 [--fnumber N] [--tone srgb|linear|auto] [--exit-pupil L] [--json]';
+
+const OPTIONS = {
+  sensor: { type: 'string' },
+  fnumber: { type: 'string' },
+  tone: { type: 'string' },
+  'exit-pupil': { type: 'string' },
+} as const;
+
+type Values = { [K in keyof typeof OPTIONS]?: string };
+
+function toneFrom(text = 'auto'): FileOptions['tone'] {
+  if (text === 'auto') return 'auto';
+  if (text === 'srgb' || text === 'linear') return { kind: text };
+  throw badInput(`--tone takes srgb, linear or auto; it is "${text}".`);
+}
+
+/** Files as they are, folders as the files in them. */
+async function filesOf(paths: readonly string[]): Promise<string[]> {
+  const found: string[] = [];
+  for (const path of paths) {
+    const facts = await stat(path).catch(() => null);
+    if (!facts) throw badInput(`${path} cannot be found.`);
+    if (!facts.isDirectory()) found.push(path);
+    else {
+      const entries = await readdir(path, { withFileTypes: true });
+      found.push(
+        ...entries
+          .filter((e) => e.isFile())
+          .map((e) => join(path, e.name))
+          .sort(),
+      );
+    }
+  }
+  return found;
+}
+
+/** A file's answer as JSON holds it. */
+export function jsonOf(file: string, { measure, settings }: FileMeasure) {
+  return { file, ...measure, fNumber: settings.fNumber, focalMm: settings.focalMm };
+}
+
+const unreadable = (file: string, problems: readonly Problem[]) => ({
+  file,
+  status: 'refused' as const,
+  halfLightRadiusMm: null,
+  lowerBoundMm: null,
+  clearRadiusMm: null,
+  blackRadiusMm: null,
+  stopRadiiMm: { 1: null, 2: null },
+  centreMm: null,
+  rims: [],
+  warnings: ['unreadable'],
+  error: problems[0]?.sentence ?? '',
+});
+
+const figure = ({ value, low, high }: Figure): string =>
+  `${value.toFixed(2)} mm (${low.toFixed(2)} to ${high.toFixed(2)})`;
+
+function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings }: FrameMeasure) {
+  const first =
+    status === 'refused'
+      ? 'refused'
+      : halfLightRadiusMm
+        ? `half light at ${figure(halfLightRadiusMm)}`
+        : `half light at least ${lowerBoundMm?.toFixed(2)} mm`;
+  const stop = (n: 1 | 2) =>
+    stopRadiiMm[n] === null ? [] : [`-${n} stop at ${stopRadiiMm[n].toFixed(2)} mm`];
+  return [first, ...stop(1), ...stop(2), ...warnings.map((w) => WARNING_WORDS[w])].join('; ');
+}
+
+export const measureCommand: Command = {
+  usage,
+  async run(args) {
+    const { values, positionals } = readArgs(args, OPTIONS) as {
+      values: Values;
+      positionals: string[];
+    };
+    if (positionals.length === 0) throw badInput(`name the files or folders to measure: ${usage}`);
+    const options: FileOptions = {
+      sensor: frameFrom(values.sensor, '--sensor'),
+      tone: toneFrom(values.tone),
+      fNumber: optionalNumber(values.fnumber, '--fnumber', 0.5, 128),
+      exitPupilMm: optionalNumber(values['exit-pupil'], '--exit-pupil', 5, 10_000),
+    };
+    const files = await filesOf(positionals);
+    if (files.length === 0) throw badInput('there are no files in that folder.');
+    const json: unknown[] = [];
+    const rows: [string, string][] = [];
+    const complaints: string[] = [];
+    let answered = 0;
+    for (const file of files) {
+      const read = await measureFile(await readFile(file), file, options, decodePicture);
+      if (!read.ok) {
+        json.push(unreadable(file, read.problems));
+        complaints.push(read.problems[0]?.sentence ?? '');
+        continue;
+      }
+      if (read.value.measure.status !== 'refused') answered += 1;
+      json.push(jsonOf(file, read.value));
+      rows.push([file, words(read.value.measure)]);
+    }
+    if (complaints.length === files.length) throw badInput(complaints.join('\n'));
+    if (answered === 0 && !args.includes('--json'))
+      throw new CliError(CANNOT_ANSWER, rows.map(([f, w]) => `${f}: ${w}`).join('\n'));
+    return { json, rows, complaints, exitCode: answered === 0 ? CANNOT_ANSWER : 0 };
+  },
+};

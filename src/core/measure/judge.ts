@@ -1,0 +1,103 @@
+/** Whether a frame is fit to measure: an even, bright, unclipped field. */
+import { wallOf, type HaloFit } from './fit';
+import { residualsOf } from './haloProblem';
+import type { LightGrid } from './reduce';
+
+/** What can be wrong with a frame. */
+export type FrameWarning =
+  | 'tooSmall'
+  | 'tooDark'
+  | 'clipped'
+  | 'tilted'
+  | 'uneven'
+  | 'structure'
+  | 'notFlat'
+  | 'sensorShape'
+  | 'toneAssumed'
+  | 'edgeOutside'
+  | 'oneSided'
+  | 'softEdge'
+  | 'oneFrame'
+  | 'moved';
+
+/** Each as a sentence a photographer understands, with what to do about it. */
+export const WARNING_WORDS: Record<FrameWarning, string> = {
+  tooSmall: 'The frame has too few pixels to be measured: at least 64 each way.',
+  tooDark: 'The frame is too dark to be measured. Expose the middle to about two thirds.',
+  clipped: 'Parts of the frame are clipped to white. Expose less.',
+  tilted: 'The wall is much brighter on one side. Light it more evenly or turn the camera.',
+  uneven: 'The wall is uneven beyond a plain slope: shade, a spot of light or a seam.',
+  structure: 'Something stands in the picture: structure, a shadow or large dirt.',
+  notFlat: 'This is no frame of an even field.',
+  sensorShape:
+    'The frame’s shape is not the sensor’s; it was cropped, or the sensor size is wrong.',
+  toneAssumed:
+    'The tone response was assumed. A wrong one moves the edge by a tenth of its softness.',
+  edgeOutside: 'The edge of the halo lies outside the frame: only a lower bound can be given.',
+  oneSided:
+    'The edge shows on one side of the frame only: the centre is not known to a millimetre.',
+  softEdge: 'The edge is so soft that falloff and rim cannot be told apart: the interval is wide.',
+  oneFrame: 'One frame says little of other apertures. Add one at f/8 to f/11 and one wide open.',
+  moved: 'The halo’s centre moved between the frames: lock the stabiliser and the tripod.',
+};
+
+/** Light of the middle below which nothing is measured, share of full scale. */
+const TOO_DARK = 0.012;
+/** Share of the bright cells that may be clipped before the frame is refused. */
+const MOST_CLIPPED_CELLS = 0.2;
+const ANY_CLIPPED_CELLS = 0.003;
+const TILTED = 0.16;
+const FAR_TILTED = 0.45;
+/** Spread of residuals, roots of light: an even wall stays below the first by far. */
+const UNEVEN = 0.004;
+const NOT_FLAT = 0.02;
+/** A cell off by more than this, roots of light, is something in the picture; some specks are allowed. */
+const OFF = 0.04;
+const OFF_CELLS = 0.02;
+/** Only where there is some light: roots below this are left out of that. */
+const LIT = 0.4;
+const NOT_FLAT_CELLS = 0.15;
+/** Median spread of pixels within a cell, share of their mean. */
+const GRAINY = 0.12;
+
+export interface Verdict {
+  refused: boolean;
+  warnings: FrameWarning[];
+}
+
+/** What can be said before anything is fitted. */
+export function judgeLight(grid: LightGrid, middle: number, grain: number): Verdict {
+  const warnings: FrameWarning[] = [];
+  if (middle < TOO_DARK) return { refused: true, warnings: ['tooDark'] };
+  let bright = 0;
+  let clipped = 0;
+  for (let k = 0; k < grid.light.length; k += 1) {
+    if ((grid.light[k] as number) < 0.5 * middle) continue;
+    bright += 1;
+    if ((grid.clipped[k] as number) > 0.01) clipped += 1;
+  }
+  const share = clipped / Math.max(1, bright);
+  if (share > ANY_CLIPPED_CELLS) warnings.push('clipped');
+  if (grain > GRAINY) warnings.push('structure');
+  return { refused: share > MOST_CLIPPED_CELLS || grain > 3 * GRAINY, warnings };
+}
+
+/** What a fit shows of the wall, for one of its frames. */
+export function judgeFit(fit: HaloFit, frame: number): Verdict {
+  const field = fit.fields[frame];
+  if (!field) return { refused: false, warnings: [] };
+  const misses = residualsOf(fit.layout, fit.p, field, frame);
+  const sorted = misses.map(Math.abs).sort();
+  const spread = 1.4826 * (sorted[sorted.length >> 1] ?? 0);
+  // Lit by what the model or the frame says: a shadow is dark where there should be light.
+  const lit = misses.filter((miss, k) => (field.root[k] as number) + Math.max(0, -miss) > LIT);
+  const off = lit.filter((m) => Math.abs(m) > OFF).length / Math.max(1, lit.length);
+  const { share } = wallOf(fit, frame);
+  const warnings: FrameWarning[] = [];
+  if (share > TILTED) warnings.push('tilted');
+  if (spread > UNEVEN) warnings.push('uneven');
+  if (off > OFF_CELLS) warnings.push('structure');
+  const refused = spread > NOT_FLAT || off > NOT_FLAT_CELLS || share > FAR_TILTED;
+  if (refused && !(share > FAR_TILTED)) warnings.push('notFlat');
+  return { refused, warnings };
+}

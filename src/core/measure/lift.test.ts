@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import type { Halo } from '../halo/rims';
+import { cornerLift, frameGains } from './lift';
+
+const FRAME = { widthMm: 36, heightMm: 24 };
+const haloOf = (edgeRadiusMm: number, softnessMm: number): Halo => ({
+  rims: [{ side: 'front', edgeRadiusMm, softnessMm }],
+  exitPupilMm: 50,
+  coneTangent: 0,
+  centre: { xMm: 0, yMm: 0 },
+});
+
+describe('lifting a corner', () => {
+  it('costs nothing but the natural falloff where the halo is wide: 0.4951 stop at L 50 (docs/optics.md)', () => {
+    const lift = cornerLift(haloOf(40, 2), FRAME, 1);
+    expect(lift.stops).toBeCloseTo(0.4951, 3);
+    expect(lift.isoFactor).toBeCloseTo(2 ** 0.4951, 3);
+    expect(lift.verdict).toBe('can be lifted');
+    expect(frameGains(haloOf(40, 2), FRAME).corner).toBeCloseTo(2 ** 0.4951, 3);
+  });
+
+  it('depends on the school in the soft part, and is beyond all schools at a hard edge', () => {
+    const soft = haloOf(22, 6);
+    expect(cornerLift(soft, FRAME, 1).verdict).toBe('too dark for the school');
+    expect(cornerLift(soft, FRAME, 2).verdict).toBe('can be lifted');
+    const hard = cornerLift(haloOf(20, 0.5), FRAME, 3);
+    expect(hard).toMatchObject({ verdict: 'a hard edge', stops: null, isoFactor: null });
+    expect(frameGains(haloOf(20, 0.5), FRAME).corner).toBeNull();
+  });
+
+  it('the top needs less than the side, the side less than the corner', () => {
+    const { top, side, corner } = frameGains(haloOf(23, 4), FRAME);
+    expect(top).toBeLessThan(side ?? 0);
+    expect(side).toBeLessThan(corner ?? 0);
+  });
+});

@@ -1,0 +1,55 @@
+/** Whether the dark of a halo's corners can be lifted in grading, and what that costs. */
+import { darknessStops, lightAt, type Halo } from '../halo/rims';
+import { HARD_TRANSMISSION } from '../halo/radii';
+import { farthestCornerMm, type FrameSize } from '../optics/formats';
+
+export interface CornerLift {
+  /** Stops the corner must be lifted; null where no light arrives. */
+  stops: number | null;
+  /** Lifting makes noise as at an ISO this many times higher; null likewise. */
+  isoFactor: number | null;
+  verdict: 'nothing to lift' | 'can be lifted' | 'too dark for the school' | 'a hard edge';
+}
+
+/** Below this many stops nobody lifts anything. */
+const NOTHING_STOPS = 0.1;
+
+/** The darkest corner of a frame under a halo, against what a school accepts (stops). */
+export function cornerLift(halo: Halo, frame: FrameSize, limitStops: number): CornerLift {
+  const { light, transmission } = lightAt(halo, farthestCornerMm(frame, halo.centre));
+  const stops = darknessStops(light);
+  const verdict =
+    stops === null || transmission < HARD_TRANSMISSION
+      ? 'a hard edge'
+      : stops <= NOTHING_STOPS
+        ? 'nothing to lift'
+        : stops <= limitStops
+          ? 'can be lifted'
+          : 'too dark for the school';
+  return { stops, isoFactor: stops === null ? null : 2 ** stops, verdict };
+}
+
+/** What linear values are multiplied by to even out a frame, at the places people look at. */
+export interface FrameGains {
+  side: number | null;
+  top: number | null;
+  /** Null where no light arrives; so for the others. */
+  corner: number | null;
+}
+
+/** Light below this share of the middle's is not brought back by any gain. */
+const LEAST_LIGHT = 1 / 256;
+
+/** Correction gain at the middle of the sides, of the top and bottom, and in the farthest corner. */
+export function frameGains(halo: Halo, frame: FrameSize): FrameGains {
+  const [x, y] = [Math.abs(halo.centre.xMm), Math.abs(halo.centre.yMm)];
+  const gainAt = (r: number): number | null => {
+    const { light } = lightAt(halo, r);
+    return light > LEAST_LIGHT ? 1 / light : null;
+  };
+  return {
+    side: gainAt(frame.widthMm / 2 + x),
+    top: gainAt(frame.heightMm / 2 + y),
+    corner: gainAt(farthestCornerMm(frame, halo.centre)),
+  };
+}

@@ -1,0 +1,168 @@
+/**
+ * Measuring tried on the simulated camera, whose rays share no formula with the fit. All lengths are scaled
+ * to 36x24 by the diagonal. `npm run bench` does the same on 200 frames up to 24 MP.
+ */
+import { beforeAll, describe, expect, it } from 'vitest';
+import { drawFrame, drawRig, exposureOf, mapOf, onFullFrame } from '../../../tests/support/frames';
+import { summaryOf, type Trial } from '../../../tests/support/trials';
+import { expose } from '../bench-camera/expose';
+import { trueRadii } from '../bench-camera/rays';
+import { diagonalMm } from '../optics/formats';
+import { randomOf } from '../optics/random';
+import { fitHalo } from './fit';
+import { halfLightAt } from './interval';
+import { measureFrame } from './measureFrame';
+import type { PixelImage } from './pixels';
+import { reduceFrame } from './reduce';
+import { toneTable } from './tone';
+
+const FRAMES = 60;
+const MOST_MEGAPIXELS = 2;
+
+describe(`${FRAMES} frames of all formats, apertures and files`, () => {
+  const trials: Trial[] = [];
+  beforeAll(async () => {
+    for (let i = 0; i < FRAMES; i += 1) {
+      const frame = await drawFrame(i, MOST_MEGAPIXELS);
+      const { measure } = measureFrame(frame.image, {
+        sensor: frame.rig.sensor,
+        tone: { kind: frame.exposure.tone },
+        fNumber: frame.fNumber,
+      });
+      trials.push({ frame, measure });
+    }
+  }, 240_000);
+
+  it('none is refused, and the edge is found wherever it is well inside', () => {
+    expect(trials.filter((t) => t.measure.status === 'refused')).toEqual([]);
+    const inside = trials.filter(
+      ({ frame }) => (frame.truth.halfLight ?? Infinity) < 0.47 * diagonalMm(frame.rig.sensor),
+    );
+    expect(inside.length).toBeGreaterThan(FRAMES / 3);
+    expect(inside.filter((t) => t.measure.status !== 'measured')).toEqual([]);
+  });
+
+  it('no good frame is called clipped, dark, tilted, uneven or not flat', () => {
+    const flaws = ['clipped', 'tooDark', 'tilted', 'uneven', 'structure', 'notFlat', 'sensorShape'];
+    const flagged = trials.flatMap((t) => t.measure.warnings.filter((w) => flaws.includes(w)));
+    expect(flagged).toEqual([]);
+  });
+
+  it('half light: within 0.10 mm from f/5.6 on, within 0.30 mm or its own interval wide open', () => {
+    const { slow, fast } = summaryOf(trials);
+    expect(slow.halfWithin(0.1)).toBeGreaterThanOrEqual(0.95);
+    expect(fast.halfWithinOrHeld(0.3)).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('centre to 0.05 mm, -1 and -2 stop radii to 0.15, clear to 0.30, black to 0.20', () => {
+    const { all } = summaryOf(trials);
+    expect(all.centreQ95).toBeLessThan(0.05);
+    expect(all.minus1Q95).toBeLessThan(0.15);
+    expect(all.minus2Q95).toBeLessThan(0.15);
+    expect(all.clearQ95).toBeLessThan(0.3);
+    expect(all.blackQ95).toBeLessThan(0.2);
+  });
+
+  it('stated 90 % intervals hold the truth in 85 to 97 % of cases', () => {
+    const { all } = summaryOf(trials);
+    expect(all.held).toBeGreaterThanOrEqual(0.85);
+    expect(all.held).toBeLessThanOrEqual(0.97);
+  });
+
+  it('a lower bound is never above the truth', () => {
+    expect(summaryOf(trials).all.boundOver).toBeLessThan(0.1);
+  });
+});
+
+describe('two frames, wide open and f/8 to f/11', () => {
+  it('predict the stops between to 0.15 mm, and the interval holds; one frame alone says it cannot', () => {
+    const misses: number[] = [];
+    let held = 0;
+    let heldByOne = 0;
+    const widths: { one: number; two: number }[] = [];
+    for (let i = 0; i < 10; i += 1) {
+      const random = randomOf(500 + i);
+      const rig = drawRig(random, 0.6, 0.97);
+      const tone = toneTable({ kind: 'srgb' }, 16);
+      const [open, closed] = [rig.openFNumber, i % 2 ? 8 : 11];
+      const shots = [open, closed].map((fNumber) => ({
+        fNumber,
+        grid: reduceFrame(expose(mapOf(rig, fNumber), exposureOf(rig, random)), tone, rig.sensor),
+      }));
+      const both = fitHalo(shots);
+      const alone = fitHalo(shots.slice(0, 1));
+      const between = Math.sqrt(open * closed);
+      const truth = trueRadii(mapOf(rig, between)).halfLight ?? Number.NaN;
+      const two = halfLightAt(both, [open, closed], between);
+      const one = halfLightAt(alone, [open], between);
+      misses.push(Math.abs(onFullFrame(two.value - truth, rig.sensor)));
+      const holds = (f: { low: number; high: number | null }) =>
+        f.low <= truth && truth <= (f.high ?? Infinity);
+      if (holds(two)) held += 1;
+      if (holds(one)) heldByOne += 1;
+      widths.push({ one: (one.high ?? 99) - one.low, two: (two.high ?? 99) - two.low });
+    }
+    misses.sort((a, b) => a - b);
+    expect(misses[5]).toBeLessThan(0.15);
+    expect(held).toBeGreaterThanOrEqual(8);
+    expect(heldByOne).toBeGreaterThanOrEqual(9);
+    const wider = widths.filter(({ one, two }) => one > 3 * two).length;
+    expect(wider).toBeGreaterThanOrEqual(7);
+  }, 120_000);
+});
+
+describe('frames that are no usable flat field', () => {
+  const rig = drawRig(randomOf(3), 0.8, 0.85);
+  const good = (more: Parameters<typeof exposureOf>[2] = {}) =>
+    expose(mapOf(rig, 8), exposureOf(rig, randomOf(4), more));
+  const measured = (image: PixelImage) =>
+    measureFrame(image, { sensor: rig.sensor, tone: { kind: 'srgb' }, fNumber: 8 }).measure;
+  /** A frame with its values changed, place by place: 0..1 across and down. */
+  const changed = (change: (value: number, x: number, y: number) => number): PixelImage => {
+    const image = good();
+    image.data.forEach((value, k) => {
+      const x = (k % image.widthPx) / image.widthPx;
+      const y = Math.floor(k / image.widthPx) / image.heightPx;
+      image.data[k] = Math.max(0, Math.min(65_535, change(value, x, y)));
+    });
+    return image;
+  };
+  const noise = randomOf(9);
+  const blocks = Array.from({ length: 400 }, () => noise.between(0.1, 1));
+
+  it('the same frame untouched is measured without complaint', () => {
+    expect(measured(good())).toMatchObject({ status: 'measured', warnings: [] });
+  });
+
+  it.each([
+    ['black', changed(() => 40), 'tooDark'],
+    ['far overexposed', good({ level: 4 }), 'clipped'],
+    [
+      'a street of bright and dark blocks',
+      changed((v, x, y) => v * (blocks[Math.floor(x * 20) + 20 * Math.floor(y * 20)] ?? 1)),
+      'notFlat',
+    ],
+    ['fine gravel', changed((v) => v * noise.between(0.2, 1)), 'structure'],
+    ['nothing but noise', changed(() => noise.between(0, 65_535)), 'structure'],
+    [
+      'far too small',
+      { ...good(), widthPx: 40, heightPx: 30, data: new Uint16Array(1200) },
+      'tooSmall',
+    ],
+  ] as const)('%s is refused', (_, image, code) => {
+    const { status, warnings, halfLightRadiusMm } = measured(image);
+    expect(status).toBe('refused');
+    expect(warnings).toContain(code);
+    expect(halfLightRadiusMm).toBeNull();
+  });
+
+  it.each([
+    ['a clipped middle patch', good({ level: 1.02 }), 'clipped'],
+    ['a wall far brighter on one side', good({ gradient: { x: 0.25, y: 0 } }), 'tilted'],
+    ['a seam of shade down the wall', changed((v, x) => (x > 0.6 ? v * 0.93 : v)), 'uneven'],
+    ['a hand in the corner', changed((v, x, y) => (x + y < 0.5 ? v * 0.3 : v)), 'structure'],
+    ['a frame cropped to a square', { ...good({ widthPx: 1200, heightPx: 1200 }) }, 'sensorShape'],
+  ] as const)('%s is flagged', (_, image, code) => {
+    expect(measured(image).warnings).toContain(code);
+  });
+});

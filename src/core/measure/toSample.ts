@@ -1,0 +1,50 @@
+/** Measured frames as what a lens knows of its halo. */
+import type { HaloSample } from '../kit/haloSample';
+import type { HaloFit } from './fit';
+import { halfLightInterval } from './interval';
+
+export interface SampleFacts {
+  id: string;
+  focalMm: number;
+  /** f-number of the first frame of the fit. */
+  fNumber: number;
+  focusM: number | null;
+  /** ISO date. */
+  date: string;
+  source: string;
+  note: string;
+}
+
+/** Ends of a 90 % interval lie so many standard deviations from the middle. */
+const NINETY_SIGMAS = 1.645;
+/** One frame leaves other apertures unsure by about this, mm (docs/optics.md, measuring). */
+const ONE_FRAME_SIGMA_MM = 1;
+
+/** A sample from a fit of one frame or of several at different apertures. */
+export function sampleFrom(fit: HaloFit, facts: SampleFacts): HaloSample {
+  const { low, high } = halfLightInterval(fit);
+  const sigma =
+    Math.max(fit.halfLightMm - low, (high ?? fit.halfLightMm + 2) - fit.halfLightMm) /
+    NINETY_SIGMAS;
+  const frames = fit.layout.frames;
+  const [front, rear] = fit.rims;
+  const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
+  const figure = (rim: HaloFit['rims'][number]) => ({
+    edgeRadiusMm: clamp(rim.edgeRadiusMm, 0.5, 400),
+    softnessMm: clamp(rim.softnessMm, 0, 400),
+  });
+  return {
+    id: facts.id,
+    focalMm: facts.focalMm,
+    fNumber: facts.fNumber,
+    focusM: facts.focusM,
+    front: figure(front ?? { edgeRadiusMm: fit.halfLightMm, softnessMm: 0 }),
+    rear: rear ? figure(rear) : null,
+    exitPupilMm: fit.exitPupilMm === null ? null : clamp(fit.exitPupilMm, 5, 10_000),
+    centreXMm: clamp(fit.centre.xMm, -50, 50),
+    centreYMm: clamp(fit.centre.yMm, -50, 50),
+    edgeSigmaMm: clamp(frames > 1 ? sigma : Math.max(sigma, ONE_FRAME_SIGMA_MM), 0.01, 50),
+    evidence: { kind: 'measured', date: facts.date, frames, source: facts.source },
+    note: facts.note,
+  };
+}

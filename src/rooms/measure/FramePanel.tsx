@@ -1,0 +1,196 @@
+'use client';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
+import type { Judgement } from '@/core/kit/judgement';
+import { WARNING_WORDS } from '@/core/measure/judge';
+import { LineButton, MainButton } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
+import { EntryField } from '@/ui/form/EntryField';
+import { PHONE } from '@/ui/theme/type';
+import { figureRows, whyOf, type FrameReading } from './figures';
+import { isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
+import type { Session } from './session';
+import type { Frames } from './useFrames';
+
+const Panel = styled.section`
+  overflow-y: auto;
+  min-height: 0;
+  padding: 12px 16px 20px;
+  border-left: 1px solid var(--line);
+  h2 {
+    font-size: 16px;
+    font-weight: 650;
+    overflow-wrap: anywhere;
+  }
+  @media ${PHONE} {
+    border: 0;
+    overflow: visible;
+  }
+  @media print {
+    display: none;
+  }
+`;
+
+const Word = styled.p`
+  font-size: 22px;
+  font-weight: 700;
+  line-height: 1.2;
+  margin: 2px 0 8px;
+`;
+
+const Warnings = styled.ul`
+  margin: 10px 0;
+  color: var(--shaded);
+  font-size: 12px;
+  li + li {
+    margin-top: 4px;
+  }
+`;
+
+const Acts = styled.div`
+  display: grid;
+  gap: 8px;
+  margin-top: 14px;
+`;
+
+const Quiet = styled.p`
+  color: var(--muted);
+  font-size: 12px;
+`;
+
+const WORDS = {
+  measured: 'Measured',
+  bound: 'At least so large',
+  refused: 'Refused',
+} as const;
+
+export interface Keep {
+  frame: Frame;
+  note: string;
+  /** Give the lens a sample from this frame and those of the same setting. */
+  toLens: boolean;
+}
+
+interface FramePanelProps {
+  frame: Frame;
+  frames: Frames;
+  session: Session;
+  judgement: Judgement;
+  /** Ids of the log's entries: undo may have taken one out again. */
+  logged: ReadonlySet<string>;
+  onKeep: (keep: Keep) => void;
+}
+
+const SIMULATED = /^practice-\d/;
+
+/** Why a frame cannot go to the lens; null where it can. */
+function heldBack(frame: Frame, { lens }: Session): string | null {
+  const simulated = SIMULATED.test(frame.file.name);
+  if (simulated && lens.maker !== PRACTICE_MAKER)
+    return 'A frame of the simulated camera goes to the practice lens alone.';
+  if (frame.answer?.measure.status !== 'measured')
+    return 'Only a frame with the halo’s edge in it can go to the lens.';
+  return null;
+}
+
+function Keeping(props: Omit<FramePanelProps, 'judgement'>) {
+  const { frame, frames, session, logged, onKeep } = props;
+  const [note, setNote] = useState('');
+  const setting = settingOf(frame, session);
+  const held = heldBack(frame, session);
+  const together = ofSameSetting(frame, frames.frames, session);
+  if (!setting)
+    return (
+      <Quiet>The file does not tell its settings: match it with a shot of the list first.</Quiet>
+    );
+  if (isLogged(frame, logged)) return <Quiet>It is in the log. Undo takes it out again.</Quiet>;
+  return (
+    <>
+      <EntryField label="Note" shown={note} complain={() => null} onEnter={setNote} />
+      <Acts>
+        <MainButton
+          isDisabled={held !== null}
+          onPress={() => onKeep({ frame, note, toLens: true })}
+        >
+          {together.length > 1
+            ? `Accept ${together.length} frames of ${setting.focalMm} mm for the lens`
+            : 'Accept for the lens'}
+        </MainButton>
+        {held && <Quiet>{held}</Quiet>}
+        {moved(together) && <Quiet role="alert">{WARNING_WORDS.moved}</Quiet>}
+        {!held && together.length === 1 && <Quiet>{WARNING_WORDS.oneFrame}</Quiet>}
+        <LineButton onPress={() => onKeep({ frame, note, toLens: false })}>
+          Keep in the log only
+        </LineButton>
+        <LineButton onPress={() => frames.remove(frame.id)}>Reject</LineButton>
+      </Acts>
+    </>
+  );
+}
+
+/** What one frame says, what is wrong with it, and what to do with it. */
+export function FramePanel(props: FramePanelProps) {
+  const { frame, frames, session, judgement, logged, onKeep } = props;
+  const [asked, setAsked] = useState<{ reading: FrameReading; pressed: HTMLElement } | null>(null);
+  const { answer } = frame;
+  const shot = shotOf(frame, session);
+  return (
+    <Panel aria-label="Frame">
+      <h2>{frame.file.name}</h2>
+      {!answer && <Quiet role="status">{frame.sentence || 'It is measured in its turn.'}</Quiet>}
+      {answer && (
+        <>
+          <Word>{WORDS[answer.measure.status]}</Word>
+          <Choice
+            label="Shot"
+            groups={[
+              {
+                title: 'Which shot it is',
+                options: session.shots.map((s) => ({
+                  id: s.id,
+                  label: `${s.focalMm} mm f/${s.fNumber}`,
+                  note: s.focusM === null ? 'at ∞' : `at ${s.focusM} m`,
+                })),
+              },
+            ]}
+            chosen={shot?.id ?? null}
+            placeholder="not told: choose"
+            onChoose={(shotId) => frames.set(frame.id, { shotId })}
+          />
+          {figureRows(frame, session, judgement).map((row) => (
+            <WhyRow
+              key={row.reading}
+              {...row}
+              onAsk={(reading, pressed) => setAsked({ reading, pressed })}
+            />
+          ))}
+          {answer.measure.warnings.length > 0 && (
+            <Warnings aria-label="Mind">
+              {answer.measure.warnings.map((w) => (
+                <li key={w}>{WARNING_WORDS[w]}</li>
+              ))}
+            </Warnings>
+          )}
+          {answer.preview && <Quiet>Measured in the preview picture of the raw file.</Quiet>}
+          {answer.measure.status !== 'refused' && (
+            <Keeping
+              key={frame.id}
+              frame={frame}
+              frames={frames}
+              session={session}
+              logged={logged}
+              onKeep={onKeep}
+            />
+          )}
+        </>
+      )}
+      <WhyPopover
+        pressed={asked?.pressed ?? null}
+        why={() => whyOf(asked?.reading ?? 'half', frame, session, judgement)}
+        onClose={() => setAsked(null)}
+      />
+    </Panel>
+  );
+}

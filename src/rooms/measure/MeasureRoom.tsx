@@ -1,0 +1,341 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useCallback, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import type { Workspace } from '@/core/kit/workspace';
+import type { FileOptions } from '@/core/measure/measureFile';
+import { RoomFrame } from '@/shell/RoomFrame';
+import { RoomHeader } from '@/shell/RoomHeader';
+import { ShellParts } from '@/shell/ShellParts';
+import { guarded } from '@/shell/tell';
+import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
+import { LineButton, MainButton } from '@/ui/controls/Buttons';
+import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
+import { PHONE } from '@/ui/theme/type';
+import { measureAgain } from './again';
+import { FrameList } from './FrameList';
+import { FramePanel, type Keep } from './FramePanel';
+import type { Frame } from './frames';
+import { FramePicture } from './FramePicture';
+import { keepFrames } from './keep';
+import { Log } from './Log';
+import { SessionPanel } from './SessionPanel';
+import { sessionOf, type Session, type SessionChoice } from './session';
+import { useFrames, type Frames } from './useFrames';
+import { usePractice } from './usePractice';
+
+const ProfileChart = dynamic(() => import('./ProfileChart'), {
+  ssr: false,
+  loading: () => <div style={{ height: 190 }} />,
+});
+
+const Columns = styled.main<{ $chosen: boolean }>`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 286px minmax(0, 1fr) ${(p) => (p.$chosen ? '336px' : '')};
+  @media ${PHONE} {
+    display: block;
+  }
+  @media print {
+    display: block;
+  }
+`;
+
+const Middle = styled.section`
+  min-width: 0;
+  min-height: 0;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  @media ${PHONE} {
+    grid-template-rows: auto 62vw auto;
+  }
+  @media print {
+    display: none;
+  }
+`;
+
+const Views = styled.div`
+  display: flex;
+  gap: 2px;
+  padding: 4px 10px;
+  border-bottom: 1px solid var(--line);
+`;
+
+const ViewButton = styled.button`
+  border: 0;
+  background: none;
+  padding: 5px 8px;
+  color: var(--muted);
+  cursor: pointer;
+  border-bottom: 2px solid transparent;
+  &[aria-pressed='true'] {
+    color: var(--ink);
+    border-color: var(--amber);
+  }
+`;
+
+const Invitation = styled.div`
+  align-self: center;
+  justify-self: center;
+  max-width: 440px;
+  padding: 24px;
+  display: grid;
+  gap: 10px;
+  h2 {
+    font-size: 20px;
+    font-weight: 700;
+  }
+`;
+
+const SHORTCUTS = [
+  { keys: 'f', does: 'frames of this session' },
+  { keys: 'l', does: 'the log' },
+  { keys: 'e', does: 'what the fit leaves of the frame, or the frame' },
+  { keys: '[ ]', does: 'the frame before, the next' },
+];
+
+const NO_KEYS = {};
+
+const FIRST_CHOICE: SessionChoice = {
+  bodyId: null,
+  modeId: null,
+  lensId: null,
+  withClose: false,
+  tone: 'auto',
+};
+
+/** What stands in the room while there is neither body nor lens. */
+function EmptyMeasure({ shell }: { shell: Shell }) {
+  const { files } = shell;
+  useShellKeys(shell, NO_KEYS);
+  return (
+    <EmptyPlace>
+      <h1>Nothing to measure yet</h1>
+      <p>A session needs a body and a lens. Put them in the Kit, or look at the demo first.</p>
+      <FirstActs>
+        <MainButton onPress={files.demo}>Load the demo workspace</MainButton>
+        <LineButton onPress={files.open}>Open a workspace file</LineButton>
+      </FirstActs>
+    </EmptyPlace>
+  );
+}
+
+const Invited = ({ onPractise }: { onPractise: () => void }) => (
+  <Invitation>
+    <h2>Find the halo in a picture of a wall</h2>
+    <p>
+      Shoot the frames of the list, give them to the program, and it finds the circle of light in
+      each: how large, how soft, where its centre lies, and how sure that is.
+    </p>
+    <p>
+      Never done it? Practise: the simulated camera has a lens with a halo that nobody told the
+      program.
+    </p>
+    <FirstActs>
+      <LineButton onPress={onPractise}>Practise</LineButton>
+    </FirstActs>
+  </Invitation>
+);
+
+interface FramesViewProps {
+  frames: Frames;
+  session: Session;
+  chosen: Frame | null;
+  residual: boolean;
+  logged: ReadonlySet<string>;
+  onChoose: (id: string) => void;
+  onPractise: () => void;
+}
+
+/** The frame in hand as a picture and as a curve, and the list of all. */
+function FramesView(props: FramesViewProps) {
+  const { frames, session, chosen, residual, logged, onChoose, onPractise } = props;
+  const answer = chosen?.answer;
+  return (
+    <>
+      {answer?.view ? (
+        <FramePicture view={answer.view} measure={answer.measure} residual={residual} />
+      ) : (
+        <Invited onPractise={onPractise} />
+      )}
+      <div>
+        {answer?.view && <ProfileChart view={answer.view} measure={answer.measure} />}
+        {frames.frames.length > 0 && (
+          <FrameList
+            frames={frames}
+            session={session}
+            chosen={chosen?.id ?? null}
+            logged={logged}
+            onChoose={onChoose}
+          />
+        )}
+      </div>
+    </>
+  );
+}
+
+/** The frame in hand: the one that was chosen, else the last that was measured. */
+function useChosen(frames: readonly Frame[]) {
+  const [id, choose] = useState<string | null>(null);
+  const chosen =
+    frames.find((f) => f.id === id) ?? frames.findLast((f) => f.state === 'done') ?? frames[0];
+  const step = (by: number) => {
+    const at = frames.findIndex((f) => f.id === chosen?.id);
+    choose(frames[at + by]?.id ?? id);
+  };
+  return { chosen: chosen ?? null, choose, step };
+}
+
+interface ViewBarProps {
+  view: 'frames' | 'log';
+  onView: (view: 'frames' | 'log') => void;
+  /** Entries of the log. */
+  count: number;
+  /** Null where there is no frame to show the rest of. */
+  residual: boolean | null;
+  onResidual: (on: boolean) => void;
+}
+
+function ViewBar({ view, onView, count, residual, onResidual }: ViewBarProps) {
+  return (
+    <Views>
+      <ViewButton aria-pressed={view === 'frames'} onClick={() => onView('frames')}>
+        Frames
+      </ViewButton>
+      <ViewButton aria-pressed={view === 'log'} onClick={() => onView('log')}>
+        Log ({count})
+      </ViewButton>
+      {residual !== null && (
+        <ViewButton
+          style={{ marginLeft: 'auto' }}
+          aria-pressed={residual}
+          onClick={() => onResidual(!residual)}
+        >
+          What the fit leaves
+        </ViewButton>
+      )}
+    </Views>
+  );
+}
+
+interface OpenSessionProps {
+  workspace: Workspace;
+  shell: Shell;
+  session: Session;
+  choice: SessionChoice;
+  onChoice: (change: Partial<SessionChoice>) => void;
+}
+
+function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessionProps) {
+  const { tell } = shell;
+  const [view, setView] = useState<'frames' | 'log'>('frames');
+  const [residual, setResidual] = useState(false);
+  const options = useMemo<FileOptions>(
+    () => ({
+      sensor: { widthMm: session.mode.widthMm, heightMm: session.mode.heightMm },
+      tone: session.tone,
+    }),
+    [session],
+  );
+  const frames = useFrames(options);
+  const logged = useMemo(
+    () => new Set(workspace.measurements.map((m) => m.id)),
+    [workspace.measurements],
+  );
+  const practice = usePractice(tell);
+  const { chosen, choose, step } = useChosen(frames.frames);
+  useShellKeys(shell, {
+    f: () => setView('frames'),
+    l: () => setView('log'),
+    e: () => setResidual((on) => !on),
+    '[': () => step(-1),
+    ']': () => step(1),
+  });
+  const said = (work: Promise<string>) =>
+    guarded(tell, async () => tell({ kind: 'said', text: await work }));
+  const practise = () =>
+    practice.begin(session, workspace.mounts, (lensId) => onChoice({ lensId }));
+  const showPanel = view === 'frames' && chosen !== null;
+  return (
+    <Columns $chosen={showPanel}>
+      <SessionPanel
+        workspace={workspace}
+        session={session}
+        choice={choice}
+        onChoice={onChoice}
+        frames={frames}
+        practice={practice}
+        onPractise={practise}
+      />
+      <Middle aria-label="Frames and log">
+        <ViewBar
+          view={view}
+          onView={setView}
+          count={workspace.measurements.length}
+          residual={view === 'frames' && chosen?.answer?.view ? residual : null}
+          onResidual={setResidual}
+        />
+        {view === 'log' ? (
+          <Log workspace={workspace} onAgain={(old) => said(measureAgain(old, frames))} />
+        ) : (
+          <FramesView
+            frames={frames}
+            session={session}
+            chosen={chosen}
+            residual={residual}
+            logged={logged}
+            onChoose={choose}
+            onPractise={practise}
+          />
+        )}
+      </Middle>
+      {showPanel && (
+        <FramePanel
+          frame={chosen}
+          frames={frames}
+          session={session}
+          judgement={workspace.judgement}
+          logged={logged}
+          onKeep={(what: Keep) => said(keepFrames(what, frames, session, logged))}
+        />
+      )}
+    </Columns>
+  );
+}
+
+function OpenMeasure({ workspace }: { workspace: Workspace }) {
+  const shell = useShell(workspace);
+  const [choice, setChoice] = useState(FIRST_CHOICE);
+  const session = useMemo(() => sessionOf(workspace, choice), [workspace, choice]);
+  const change = useCallback(
+    (next: Partial<SessionChoice>) => setChoice((now) => ({ ...now, ...next })),
+    [],
+  );
+  return (
+    <>
+      <RoomHeader room="/measure" keys={shell.keys} fileActions={shell.fileActions} />
+      {session ? (
+        <OpenSession
+          workspace={workspace}
+          shell={shell}
+          session={session}
+          choice={choice}
+          onChoice={change}
+        />
+      ) : (
+        <EmptyMeasure shell={shell} />
+      )}
+      <ShellParts shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+    </>
+  );
+}
+
+/** Measure: the halo found in test frames, and the log of what was found. */
+export function MeasureRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
+  return (
+    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
+      {(workspace) => <OpenMeasure workspace={workspace} />}
+    </RoomFrame>
+  );
+}

@@ -1,0 +1,279 @@
+'use client';
+import { useState } from 'react';
+import { DropZone } from 'react-aria-components';
+import styled from 'styled-components';
+import { fullName } from '@/core/kit/body';
+import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
+import type { Workspace } from '@/core/kit/workspace';
+import { ActingButton, MainButton, TextButton } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { Fold } from '@/ui/controls/Fold';
+import { FilePicker } from '@/ui/form/FilePicker';
+import { FlagField } from '@/ui/form/FlagField';
+import { engraved, PHONE } from '@/ui/theme/type';
+import type { Frames } from './useFrames';
+import { shotOf } from './frames';
+import { readTicks, tickOf, writeTicks, type Session, type SessionChoice } from './session';
+import { ToneChoice } from './ToneChoice';
+import type { usePractice } from './usePractice';
+
+const Panel = styled.section`
+  overflow-y: auto;
+  min-height: 0;
+  padding: 12px 14px 20px;
+  border-right: 1px solid var(--line);
+  @media ${PHONE} {
+    border: 0;
+    overflow: visible;
+  }
+  @media print {
+    border: 0;
+  }
+`;
+
+const Drop = styled(DropZone)`
+  margin-top: 10px;
+  padding: 10px;
+  border: 1px dashed var(--line);
+  border-radius: var(--radius);
+  color: var(--muted);
+  font-size: 12px;
+  text-align: center;
+  display: grid;
+  gap: 6px;
+  &[data-drop-target] {
+    border-color: var(--amber);
+    background: var(--raised);
+  }
+  @media print {
+    display: none;
+  }
+`;
+
+const Shots = styled.ul`
+  margin-top: 4px;
+  label {
+    display: grid;
+    grid-template-columns: 18px 1fr auto;
+    gap: 8px;
+    align-items: center;
+    min-height: 27px;
+    border-bottom: 1px solid var(--line);
+    cursor: pointer;
+  }
+  input {
+    accent-color: var(--amber);
+    width: 15px;
+    height: 15px;
+    margin: 0;
+  }
+  @media ${PHONE} {
+    label {
+      min-height: 42px;
+    }
+  }
+`;
+
+const Setting = styled.span`
+  ${engraved}
+  font-size: 14px;
+`;
+
+const Quiet = styled.span`
+  color: var(--muted);
+  font-size: 12px;
+`;
+
+const Rules = styled.ol`
+  list-style: decimal inside;
+  color: var(--muted);
+  font-size: 12px;
+  li {
+    padding: 1px 0;
+  }
+`;
+
+const Acts = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+  @media print {
+    display: none;
+  }
+`;
+
+interface SessionPanelProps {
+  workspace: Workspace;
+  session: Session;
+  choice: SessionChoice;
+  onChoice: (change: Partial<SessionChoice>) => void;
+  frames: Frames;
+  practice: ReturnType<typeof usePractice>;
+  onPractise: () => void;
+}
+
+/** The shots, each ticked by hand or by the frame that is it. */
+function ShotList({ session, frames }: { session: Session; frames: Frames }) {
+  const [ticks, setTicks] = useState<ReadonlySet<string>>(readTicks);
+  const shotIds = new Set(frames.frames.map((f) => shotOf(f, session)?.id));
+  const tick = (key: string, on: boolean) => {
+    const next = new Set(ticks);
+    if (on) next.add(key);
+    else next.delete(key);
+    setTicks(next);
+    writeTicks(next);
+  };
+  return (
+    <Shots aria-label="Shot list">
+      {session.shots.map((shot) => {
+        const key = tickOf(session, shot);
+        const here = shotIds.has(shot.id);
+        return (
+          <li key={shot.id}>
+            <label>
+              <input
+                type="checkbox"
+                checked={here || ticks.has(key)}
+                disabled={here}
+                onChange={(event) => tick(key, event.target.checked)}
+              />
+              <Setting>
+                {shot.focalMm} mm &nbsp;f/{shot.fNumber}
+              </Setting>
+              <Quiet>
+                {here ? 'frame is here' : shot.focusM === null ? 'at ∞' : `at ${shot.focusM} m`}
+              </Quiet>
+            </label>
+          </li>
+        );
+      })}
+    </Shots>
+  );
+}
+
+/** Which lens on which body, and how it is read out. */
+function GearChoices({
+  workspace,
+  session,
+  onChoice,
+}: Pick<SessionPanelProps, 'workspace' | 'session' | 'onChoice'>) {
+  const { body, mode, lens } = session;
+  return (
+    <>
+      <Choice
+        label="Lens"
+        groups={[
+          {
+            title: 'Lenses',
+            options: workspace.lenses.map((l) => ({ id: l.id, label: l.name, note: l.maker })),
+          },
+        ]}
+        chosen={lens.id}
+        onChoose={(lensId) => onChoice({ lensId })}
+      />
+      <Choice
+        label="Body"
+        groups={[
+          {
+            title: 'Bodies',
+            options: workspace.bodies.map((b) => ({ id: b.id, label: fullName(b) })),
+          },
+        ]}
+        chosen={body.id}
+        onChoose={(bodyId) => onChoice({ bodyId, modeId: null })}
+      />
+      <Choice
+        label="Mode"
+        groups={[
+          {
+            title: 'The largest read-out shows most',
+            options: body.modes.map((m) => ({
+              id: m.id,
+              label: m.name,
+              note: `${m.widthMm} × ${m.heightMm} mm`,
+            })),
+          },
+        ]}
+        chosen={mode.id}
+        onChoose={(modeId) => onChoice({ modeId })}
+      />
+    </>
+  );
+}
+
+/** The simulated camera, and the list on paper. */
+function ShotActs(props: Omit<SessionPanelProps, 'choice' | 'workspace' | 'onChoice'>) {
+  const { session, frames, practice, onPractise } = props;
+  const isPractice = session.lens.maker === PRACTICE_MAKER;
+  return (
+    <Acts>
+      {isPractice ? (
+        <>
+          <MainButton
+            isDisabled={practice.taking}
+            onPress={() => practice.take(session, session.shots, 'jpeg', (f) => frames.add([f]))}
+          >
+            {practice.taking ? 'Taking…' : `Take the ${session.shots.length} shots`}
+          </MainButton>
+          <TextButton
+            isDisabled={practice.taking}
+            onPress={() => practice.take(session, session.shots, 'png', (f) => frames.add([f]))}
+          >
+            as 16-bit PNG
+          </TextButton>
+        </>
+      ) : (
+        <ActingButton onPress={onPractise}>Practise on a simulated camera</ActingButton>
+      )}
+      <TextButton onPress={() => window.print()}>Print the list</TextButton>
+    </Acts>
+  );
+}
+
+/** What is measured, what to shoot, and where the frames come in. */
+export function SessionPanel(props: SessionPanelProps) {
+  const { workspace, session, choice, onChoice, frames, practice, onPractise } = props;
+  const { mode, lens } = session;
+  const addFiles = (files: File[]) => frames.add(files);
+  return (
+    <Panel aria-label="Session">
+      <GearChoices workspace={workspace} session={session} onChoice={onChoice} />
+      <ToneChoice tone={choice.tone} onTone={(tone) => onChoice({ tone })} frames={frames} />
+      <Fold title="How to shoot" summary="">
+        <Rules>
+          <li>An even wall or a diffuser over the lens, lit evenly, out of focus.</li>
+          <li>Stabiliser off and locked, no hood, no filter, camera on a stand.</li>
+          <li>Largest read-out; lens corrections in the camera off.</li>
+          <li>Expose the middle to about two thirds; nothing may clip.</li>
+          <li>
+            Two frames a setting, wide open and at f/8 to f/11: one alone says little of the stops
+            between.
+          </li>
+        </Rules>
+      </Fold>
+      <Fold title="Shots">
+        <ShotList key={`${lens.id} ${mode.id}`} session={session} frames={frames} />
+        <FlagField
+          label="also at the closest focus"
+          on={choice.withClose}
+          onTurn={(withClose) => onChoice({ withClose })}
+        />
+      </Fold>
+      <Drop
+        onDrop={(event) =>
+          void Promise.all(
+            event.items.flatMap((item) => (item.kind === 'file' ? [item.getFile()] : [])),
+          ).then(addFiles)
+        }
+        aria-label="Drop frames here"
+      >
+        <FilePicker multiple label="Test frames" accept="" onFiles={addFiles}>
+          Choose test frames
+        </FilePicker>
+        JPEG, PNG or TIFF, or raw files with a preview inside; or drop them here.
+      </Drop>
+      <ShotActs session={session} frames={frames} practice={practice} onPractise={onPractise} />
+    </Panel>
+  );
+}

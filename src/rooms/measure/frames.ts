@@ -1,0 +1,131 @@
+/** The frames of a session: what was given, what became of each, and the entry it would make in the log. */
+import { predictHalo } from '@/core/halo/predict';
+import { haloRadii } from '@/core/halo/radii';
+import type { Measurement } from '@/core/kit/measurement';
+import { METHOD_VERSION } from '@/core/measure/method';
+import type { FrameMeasure } from '@/core/measure/measureFrame';
+import { shotFor, type Shot } from '@/core/measure/shotList';
+import type { FrameAnswer } from '@/workers/measure.worker';
+import type { Session } from './session';
+
+export interface Frame {
+  id: string;
+  file: File;
+  state: 'waiting' | 'measuring' | 'done' | 'unread';
+  /** Why it cannot be read. */
+  sentence: string;
+  answer: FrameAnswer | null;
+  /** The shot it was matched with by hand; undefined while its own settings decide. */
+  shotId?: string | null;
+  /** Once accepted: the log's entry. */
+  measurementId: string | null;
+}
+
+export const newFrame = (file: File): Frame => ({
+  id: crypto.randomUUID(),
+  file,
+  state: 'waiting',
+  sentence: '',
+  answer: null,
+  measurementId: null,
+});
+
+/** The shot a frame is: matched by hand, else by its own settings. */
+export function shotOf(frame: Frame, { shots }: Session): Shot | null {
+  if (frame.shotId !== undefined) return shots.find((s) => s.id === frame.shotId) ?? null;
+  return frame.answer ? shotFor(shots, frame.answer.settings) : null;
+}
+
+/** How a frame was set: as its shot says, else as its file says; null where neither tells. */
+export function settingOf(frame: Frame, session: Session) {
+  const shot = shotOf(frame, session);
+  if (shot) return { focalMm: shot.focalMm, fNumber: shot.fNumber, focusM: shot.focusM };
+  const told = frame.answer?.settings;
+  if (!told?.focalMm || !told.fNumber) return null;
+  return { focalMm: told.focalMm, fNumber: told.fNumber, focusM: null };
+}
+
+/** What the lens is expected to do at a frame's setting: half-light radius, mm. */
+export function predictedHalfLight(
+  { lens }: Session,
+  setting: NonNullable<ReturnType<typeof settingOf>>,
+): number {
+  return haloRadii(predictHalo(lens, setting)).half;
+}
+
+const rounded = (v: number): number => Math.round(v * 1000) / 1000;
+const maybe = (v: number | null): number | null => (v === null ? null : rounded(v));
+
+/** A measured frame as an entry of the log. */
+export function entryOf(frame: Frame, session: Session, now: string): Measurement | null {
+  const { answer } = frame;
+  const setting = settingOf(frame, session);
+  if (!answer || !setting || answer.measure.status === 'refused') return null;
+  const m: FrameMeasure = answer.measure;
+  const half = m.halfLightRadiusMm;
+  const [x, y] = m.centreMm ?? [0, 0];
+  return {
+    id: crypto.randomUUID(),
+    name: frame.file.name.slice(0, 200),
+    bodyId: session.body.id,
+    modeId: session.mode.id,
+    lensId: session.lens.id,
+    takenAt: answer.settings.takenAt ?? now,
+    ...setting,
+    sensor: { widthMm: session.mode.widthMm, heightMm: session.mode.heightMm },
+    tone: answer.tone,
+    status: m.status === 'measured' ? 'measured' : 'bound',
+    halfLightMm: half && {
+      value: rounded(half.value),
+      low: rounded(half.low),
+      high: rounded(half.high),
+    },
+    lowerBoundMm: rounded(m.lowerBoundMm ?? 0),
+    minus1Mm: maybe(m.stopRadiiMm[1]),
+    minus2Mm: maybe(m.stopRadiiMm[2]),
+    centreXMm: rounded(x),
+    centreYMm: rounded(y),
+    rims: m.rims.map(({ edgeRadiusMm, softnessMm }) => ({ edgeRadiusMm, softnessMm })),
+    exitPupilMm: m.exitPupilMm,
+    predictedHalfLightMm: rounded(predictedHalfLight(session, setting)),
+    warnings: m.warnings,
+    method: METHOD_VERSION,
+    replacesId: null,
+    sampleId: null,
+    note: '',
+  };
+}
+
+/** Frames of the same setting as `frame` that were measured, it included, aperture apart. */
+export function ofSameSetting(frame: Frame, frames: readonly Frame[], session: Session): Frame[] {
+  const setting = settingOf(frame, session);
+  if (!setting) return [];
+  return frames.filter((other) => {
+    const there = settingOf(other, session);
+    return (
+      there !== null &&
+      there.focalMm === setting.focalMm &&
+      there.focusM === setting.focusM &&
+      other.answer !== null &&
+      other.answer.grid !== null &&
+      other.answer.measure.status === 'measured'
+    );
+  });
+}
+
+/** Whether a frame stands in the log; undo may have taken it out again. */
+export const isLogged = (frame: Frame, logged: ReadonlySet<string>): boolean =>
+  frame.measurementId !== null && logged.has(frame.measurementId);
+
+/** Frames of one setting whose centres lie farther apart than this, mm, were not taken on a still sensor. */
+const STILL_MM = 0.2;
+
+/** Whether the halo moved between frames of one setting. */
+export function moved(frames: readonly Frame[]): boolean {
+  const centres = frames.flatMap((f) =>
+    f.answer?.measure.centreMm ? [f.answer.measure.centreMm] : [],
+  );
+  return centres.some(([x, y]) =>
+    centres.some(([x2, y2]) => Math.hypot(x - x2, y - y2) > STILL_MM),
+  );
+}

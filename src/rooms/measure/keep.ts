@@ -1,0 +1,77 @@
+/** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
+import type { Measurement } from '@/core/kit/measurement';
+import { db } from '@/store/instance';
+import { commit, type Write } from '@/store/journal';
+import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';
+import type { Keep } from './FramePanel';
+import type { Session } from './session';
+import type { Frames } from './useFrames';
+import { localTime } from './usePractice';
+
+/** Grids kept for measuring anew; older ones go first. */
+const MOST_GRIDS = 200;
+
+async function keepGrids(pairs: readonly (readonly [Frame, Measurement])[]): Promise<void> {
+  const grids = pairs.flatMap(([frame, { id }]) =>
+    frame.answer?.grid ? [{ id, at: Date.now(), grid: frame.answer.grid }] : [],
+  );
+  await db.grids.bulkPut(grids);
+  const over = (await db.grids.count()) - MOST_GRIDS;
+  if (over > 0) await db.grids.bulkDelete(await db.grids.orderBy('at').limit(over).primaryKeys());
+}
+
+/** Writes what is kept; answers what was done, in words. */
+export async function keepFrames(
+  { frame, note, toLens }: Keep,
+  frames: Frames,
+  session: Session,
+  logged: ReadonlySet<string>,
+): Promise<string> {
+  const together = toLens ? ofSameSetting(frame, frames.frames, session) : [frame];
+  const now = localTime();
+  const fresh = together.filter((f) => !isLogged(f, logged));
+  const pairs = fresh.flatMap((f) => {
+    const entry = entryOf(f, session, now);
+    return entry ? [[f, { ...entry, note }] as const] : [];
+  });
+  const writes: Write[] = [];
+  let sampleId: string | null = null;
+  const { lens } = session;
+  const [first] = pairs;
+  if (toLens && first) {
+    const { focalMm, focusM, takenAt } = first[1];
+    const shots = together.flatMap((f) => {
+      const grid = f.answer?.grid;
+      const entry = entryOf(f, session, now);
+      return grid && entry ? [{ grid, fNumber: entry.fNumber }] : [];
+    });
+    sampleId = crypto.randomUUID();
+    const sample = await frames.ask((door) =>
+      door.sample(shots, {
+        id: sampleId ?? '',
+        focalMm,
+        focusM,
+        date: takenAt.slice(0, 10),
+        source:
+          `${shots.length === 1 ? 'one frame' : `${shots.length} frames`} on ${session.body.name}, ${session.mode.name}`.slice(
+            0,
+            400,
+          ),
+        note,
+      }),
+    );
+    writes.push({ table: 'lenses', id: lens.id, after: { ...lens, halo: [...lens.halo, sample] } });
+  }
+  for (const [, entry] of pairs)
+    writes.push({ table: 'measurements', id: entry.id, after: { ...entry, sampleId } });
+  await commit(
+    db,
+    `Keep ${pairs.length === 1 ? first?.[1].name : `${pairs.length} frames`}`,
+    writes,
+  );
+  await keepGrids(pairs);
+  for (const [f, entry] of pairs) frames.set(f.id, { measurementId: entry.id });
+  return toLens
+    ? `${lens.name} has a measured sample more, from ${together.length === 1 ? 'one frame' : `${together.length} frames`}.`
+    : 'It is in the log.';
+}

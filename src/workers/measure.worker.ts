@@ -1,0 +1,96 @@
+/** A thin door to measuring: files in, figures and pictures out, one after another. */
+import { expose } from 'comlink';
+import type { HaloSample } from '@/core/kit/haloSample';
+import { problemText } from '@/core/kit/problem';
+import { decodeFrame, type FrameSettings, type PictureDecoder } from '@/core/measure/decode';
+import { fitHalo } from '@/core/measure/fit';
+import { frameView, type FrameView } from '@/core/measure/frameView';
+import { measureFile, type FileOptions } from '@/core/measure/measureFile';
+import { figuresOf, type FrameMeasure } from '@/core/measure/measureFrame';
+import type { PixelImage } from '@/core/measure/pixels';
+import type { LightGrid } from '@/core/measure/reduce';
+import type { Tone } from '@/core/measure/tone';
+import { toneFromFrames } from '@/core/measure/tonePair';
+import { sampleFrom, type SampleFacts } from '@/core/measure/toSample';
+
+/** The browser's own decoder: EXIF rotation applied, colours left as they stand in the file. */
+const decodePicture: PictureDecoder = async (bytes) => {
+  const blob = new Blob([bytes as Uint8Array<ArrayBuffer>]);
+  const bitmap = await createImageBitmap(blob, { colorSpaceConversion: 'none' });
+  const { width, height } = bitmap;
+  const canvas = new OffscreenCanvas(width, height);
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context) throw new Error('no canvas');
+  context.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  const { data } = context.getImageData(0, 0, width, height);
+  return { widthPx: width, heightPx: height, channels: 4, depth: 8, data };
+};
+
+export interface FrameAnswer {
+  measure: FrameMeasure;
+  settings: FrameSettings;
+  tone: 'srgb' | 'linear' | 'curve';
+  preview: boolean;
+  view: FrameView | null;
+  grid: LightGrid | null;
+  tookMs: number;
+}
+
+export interface FrameRefusal {
+  sentence: string;
+}
+
+export interface JointFrame {
+  grid: LightGrid;
+  fNumber: number;
+}
+
+const measureDoor = {
+  /** Measures one file; a file that cannot be read is told in a sentence. */
+  async measure(file: File, options: FileOptions): Promise<FrameAnswer | FrameRefusal> {
+    const began = performance.now();
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const read = await measureFile(bytes, file.name, options, decodePicture);
+    if (!read.ok) return { sentence: problemText(read.problems) };
+    const { measure, evidence, settings, tone, preview } = read.value;
+    return {
+      measure,
+      settings,
+      tone: tone.kind,
+      preview,
+      view: evidence ? frameView(evidence) : null,
+      grid: evidence?.grid ?? null,
+      tookMs: performance.now() - began,
+    };
+  },
+  /** A sample from frames of one setting; the widest aperture first. */
+  sample(frames: readonly JointFrame[], facts: Omit<SampleFacts, 'fNumber'>): HaloSample {
+    const sorted = [...frames].sort((a, b) => a.fNumber - b.fNumber);
+    const fNumber = sorted[0]?.fNumber ?? 1;
+    return sampleFrom(fitHalo(sorted), { ...facts, fNumber });
+  },
+  /** The tone response from two frames of one wall some stops apart; a sentence where they do not tell. */
+  async tone(files: readonly File[], stepStops: number): Promise<Tone | FrameRefusal> {
+    const images: PixelImage[] = [];
+    for (const file of files) {
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const read = await decodeFrame(bytes, file.name, decodePicture);
+      if (!read.ok) return { sentence: problemText(read.problems) };
+      images.push(read.value.image);
+    }
+    const [a, b] = images;
+    if (!a || !b || images.length > 2)
+      return { sentence: 'Choose two frames, no more and no less.' };
+    const tone = toneFromFrames(a, b, stepStops);
+    return tone.ok ? tone.value : { sentence: problemText(tone.problems) };
+  },
+  /** The light of an old frame measured by the method of today. */
+  again(grid: LightGrid, fNumber: number): FrameMeasure {
+    return figuresOf(fitHalo([{ grid, fNumber }]), 0, grid).measure;
+  },
+};
+
+export type MeasureDoor = typeof measureDoor;
+
+expose(measureDoor);
