@@ -23,6 +23,13 @@ const SHOTS = [
     size: [1280, 800],
   },
   { name: 'bench-keyhole', path: '/bench?rig=sluice-tower', theme: 'dark', size: [1280, 800] },
+  {
+    name: 'bench-compared',
+    path: '/bench?rig=waders-at-dawn',
+    theme: 'dark',
+    size: [1280, 800],
+    keys: 'kj',
+  },
   { name: 'bench-phone-dark', path: '/bench?rig=lamplight', theme: 'dark', size: [390, 844] },
   {
     name: 'bench-phone-daylight',
@@ -30,21 +37,67 @@ const SHOTS = [
     theme: 'daylight',
     size: [390, 844],
   },
+  {
+    name: 'kit-dark',
+    path: '/kit',
+    theme: 'dark',
+    size: [1280, 800],
+    click: '[role="rowheader"]',
+  },
+  { name: 'kit-ladder', path: '/kit', theme: 'daylight', size: [1280, 800], keys: '6' },
+  { name: 'kit-phone', path: '/kit', theme: 'dark', size: [390, 844] },
+  {
+    name: 'measure-dark',
+    path: '/measure',
+    theme: 'dark',
+    size: [1280, 800],
+    presses: ['Practise', 'Take the 2 shots'],
+    until: '2 frames',
+  },
+  {
+    name: 'measure-daylight',
+    path: '/measure',
+    theme: 'daylight',
+    size: [1280, 800],
+    presses: ['Practise', 'Take the 2 shots'],
+    until: '2 frames',
+    keys: 'e',
+  },
 ];
+
+/** A room is ready once one of these stands on it. */
+const READY = '[data-testid="verdict"], [role="rowheader"], section[aria-label="Session"]';
 
 mkdirSync(FOLDER, { recursive: true });
 const server = await serve({ port: 4400, demo: true });
 const { driver } = await openBrowser();
+
+/** Presses a button by its words, once it is there. */
+async function press(words) {
+  const path = `//button[normalize-space(.)="${words}"]`;
+  const button = await driver.wait(
+    async () => (await driver.findElements({ xpath: path }))[0] ?? null,
+    20_000,
+  );
+  await button.click();
+}
+
 try {
-  for (const { name, path, theme, size } of SHOTS) {
+  for (const { name, path, theme, size, keys, click, presses = [], until } of SHOTS) {
     await setSize(driver, ...size);
     await driver.get(server.url + path);
-    await driver.wait(
-      async () => (await driver.findElements({ css: '[data-testid="verdict"]' })).length > 0,
-      20_000,
-    );
+    await driver.wait(async () => (await driver.findElements({ css: READY })).length > 0, 20_000);
     await driver.executeScript('document.documentElement.dataset.theme = arguments[0]', theme);
     await driver.executeScript('return document.fonts.ready.then(() => true)');
+    for (const words of presses) await press(words);
+    if (until)
+      await driver.wait(
+        async () =>
+          (await driver.findElements({ xpath: `//*[@role="status"][.="${until}"]` })).length > 0,
+        60_000,
+      );
+    if (click) await driver.findElement({ css: click }).click();
+    if (keys) await driver.actions({ async: true }).sendKeys(keys).perform();
     await driver.sleep(400);
     writeFileSync(`${FOLDER}/${name}.png`, Buffer.from(await driver.takeScreenshot(), 'base64'));
     console.log(`${FOLDER}/${name}.png`);

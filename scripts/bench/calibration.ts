@@ -11,23 +11,13 @@ import { limitStops } from '../../src/core/kit/judgement';
 import { openFNumberAt } from '../../src/core/kit/lens';
 import { setUp } from '../../src/core/rig/evaluate';
 import { riskOf, SOFTNESS_SIGMA } from '../../src/core/rig/risk';
+import { randomOf } from '../../src/core/optics/random';
 import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
 
 const RIGS = 2000;
 const DRAWS = 60;
 
-/** A small generator with a fixed seed (mulberry32), so that every run is the same. */
-function generator(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
-const random = generator(20261125);
+const { next: random } = randomOf(20261125);
 const normal = (): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 

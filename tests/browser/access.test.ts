@@ -1,14 +1,12 @@
 /** Everyone can work it: axe finds nothing serious in any state, and the page fits its screens. */
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
+import { seriousFindings, setTheme } from './axe';
 import { BenchPage } from './bench';
 
-const axeSource = readFileSync(
-  createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
-  'utf8',
-);
 let bench: BenchPage;
 
 beforeAll(async () => {
@@ -17,45 +15,27 @@ beforeAll(async () => {
 });
 afterAll(() => bench.driver.quit());
 
-interface Finding {
-  id: string;
-  impact: string;
-  nodes: { html: string; failureSummary: string }[];
-}
-
-async function findings(): Promise<string[]> {
-  await bench.driver.executeScript(axeSource);
-  const found = await bench.driver.executeAsyncScript<Finding[]>(
-    'const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations));',
-  );
-  return found
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .map(
-      (v) =>
-        `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 160)} ${n.failureSummary}`).join(' | ')}`,
-    );
-}
-
-const setTheme = (theme: string) =>
-  bench.driver.executeScript('document.documentElement.dataset.theme = arguments[0]', theme);
+const findings = () => seriousFindings(bench.driver);
+const themed = (theme: string) => setTheme(bench.driver, theme);
 
 const RIGS = ['wheel-house-wide', 'lamplight', 'sluice-tower', 'mill-pond', 'waders-at-dawn'];
 
 describe.each(['dark', 'daylight'])('%s theme', (theme) => {
   it.each(RIGS)('%s has no serious finding', async (rig) => {
     await bench.openRig(`rig=${rig}`);
-    await setTheme(theme);
+    await themed(theme);
     expect(await findings()).toEqual([]);
   });
 
   it('neither have open lists, explanations, menus and dialogs', async () => {
     await bench.openRig('rig=wheel-house-wide');
-    await setTheme(theme);
+    await themed(theme);
     for (const css of [
       'section[aria-label="Light path"] button',
       'section[aria-label="Readings"] button',
       'header button[aria-label="File"]',
       'header button[aria-label="Keyboard"]',
+      'button[aria-label^="Mind here"]',
     ]) {
       await (await bench.find(css)).click();
       expect(await findings()).toEqual([]);
@@ -63,10 +43,27 @@ describe.each(['dark', 'daylight'])('%s theme', (theme) => {
     }
   });
 
+  it('neither have compared rigs, a pinned state, the chain finder and the judgement', async () => {
+    await bench.openRig('rig=waders-at-dawn');
+    await themed(theme);
+    await bench.keys('k', 'j');
+    await bench.find('section[aria-label="Rigs compared"]');
+    expect(await findings()).toEqual([]);
+    await bench.keys('k', 'j');
+    await bench.press('Find a chain');
+    await bench.find('ul[aria-label="Chains"]');
+    expect(await findings()).toEqual([]);
+    await bench.keys('\uE00C');
+    await bench.menu('File', 'How this workspace judges');
+    await bench.saying('How this workspace judges');
+    expect(await findings()).toEqual([]);
+    await bench.keys('\uE00C');
+  });
+
   it('neither has the empty program', async () => {
     await bench.driver.get(`${inject('emptyUrl')}/bench`);
     await bench.saying('Nothing in the cabinet yet', 'h1');
-    await setTheme(theme);
+    await themed(theme);
     expect(await findings()).toEqual([]);
   });
 });
@@ -95,6 +92,39 @@ describe('fit', () => {
     const { x, y } = await overflow();
     expect(x).toBeLessThanOrEqual(0);
     expect(y).toBeLessThanOrEqual(0);
+  });
+
+  it.each([
+    [1280, 800],
+    [390, 844],
+  ])('names of sixty characters stay in their places at %ix%i', async (width, height) => {
+    const long = JSON.parse(readFileSync('docs/examples/tide-mill.workspace.json', 'utf8')) as {
+      [table: string]: { name: string }[];
+    };
+    for (const table of ['bodies', 'lenses', 'parts', 'rigs', 'mounts'])
+      for (const record of long[table] ?? [])
+        record.name = `${record.name}, the one lent by the museum of salt and water mills`.slice(
+          0,
+          60,
+        );
+    const path = join(mkdtempSync(join(tmpdir(), 'halo-')), 'long.json');
+    writeFileSync(path, JSON.stringify(long));
+    const { driver, downloads } = await openBrowser();
+    const other = new BenchPage(driver, inject('emptyUrl'), downloads);
+    try {
+      await setSize(driver, width, height);
+      await other.open();
+      await other.saying('Nothing in the cabinet yet', 'h1');
+      await other.giveFile(path);
+      await other.press('Open it');
+      await other.verdictWord();
+      await other.openRig('rig=waders-at-dawn');
+      expect(
+        await driver.executeScript('return document.documentElement.scrollWidth - innerWidth'),
+      ).toBeLessThanOrEqual(0);
+    } finally {
+      await driver.quit();
+    }
   });
 
   it('nothing runs out sideways at 390x844', async () => {

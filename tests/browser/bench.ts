@@ -62,7 +62,7 @@ export class BenchPage {
   }
 
   /** A reading by its name, unfolding groups to find it. */
-  private async row(name: string): Promise<WebElement> {
+  private async readingRow(name: string): Promise<WebElement> {
     const path = By.xpath(`//section[@aria-label="Readings"]//button[span[1]=${quoted(name)}]`);
     if ((await this.driver.findElements(path)).length === 0) {
       await this.find('[data-testid="verdict"]');
@@ -77,13 +77,13 @@ export class BenchPage {
 
   /** The figure and note of a reading, by its name. */
   async reading(name: string): Promise<string> {
-    const figures = await (await this.row(name)).findElement(By.xpath('./span[2]'));
+    const figures = await (await this.readingRow(name)).findElement(By.xpath('./span[2]'));
     return (await figures.getText()).replace(/\s+/g, ' ');
   }
 
   /** Asks a reading why. */
   async ask(name: string): Promise<void> {
-    await (await this.row(name)).click();
+    await (await this.readingRow(name)).click();
   }
 
   async press(name: string): Promise<void> {
@@ -208,17 +208,17 @@ export class BenchPage {
     return (await this.find('[data-testid="notice"] p')).getText();
   }
 
-  /** Hands a file to the page as the file picker would. */
-  async giveFile(path: string): Promise<void> {
-    await (await this.find('input[type="file"]')).sendKeys(path);
+  /** Hands files to the page as the file picker would. */
+  async giveFile(path: string, label = 'Workspace file'): Promise<void> {
+    await (await this.find(`input[type="file"][aria-label="${label}"]`)).sendKeys(path);
   }
 
   /** The next finished download. */
-  async download(): Promise<{ path: string; text: string }> {
+  async download(ending = '.json'): Promise<{ path: string; text: string }> {
     let name: string | undefined;
     await this.driver.wait(
       () => {
-        name = readdirSync(this.downloads).find((f) => f.endsWith('.json'));
+        name = readdirSync(this.downloads).find((f) => f.endsWith(ending));
         return name !== undefined && existsSync(join(this.downloads, name));
       },
       WAIT_MS,
@@ -228,7 +228,7 @@ export class BenchPage {
     return { path, text: readFileSync(path, 'utf8') };
   }
 
-  /** Everything in the database but the journal, as text, to compare before and after. */
+  /** Everything in the database but backups, which come by the clock, as text to compare before and after. */
   async stored(): Promise<string> {
     return this.driver.executeAsyncScript<string>(`
       const done = arguments[arguments.length - 1];
@@ -237,6 +237,7 @@ export class BenchPage {
         const db = open.result;
         const out = {};
         for (const name of [...db.objectStoreNames].sort()) {
+          if (name === 'backups') continue;
           out[name] = await new Promise((r) => {
             const all = db.transaction(name).objectStore(name).getAll();
             all.onsuccess = () => r(all.result);

@@ -29,6 +29,48 @@ describe('pointing at the stage', () => {
   });
 });
 
+describe('the light path', () => {
+  const order = () =>
+    bench.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll('[data-grip]')].map((g) => g.getAttribute('aria-label'))`,
+    );
+
+  it('lets a part be dragged past another by its grip, as one step to undo', async () => {
+    await bench.openRig('rig=waders-at-dawn');
+    const [tele, plain] = await bench.driver.findElements({ css: '[data-grip]' });
+    await bench.driver
+      .actions({ async: true })
+      .move({ origin: tele! })
+      .press()
+      .move({ origin: plain!, y: 4, duration: 80 })
+      .move({ origin: plain!, y: 12, duration: 80 })
+      .release()
+      .perform();
+    await bench.expectSoon(
+      order,
+      ([first = '']) => first.startsWith('Move plain 44.00'),
+      'the teleconverter stayed in front',
+    );
+    await bench.press('Undo: Move a part along the train');
+    await bench.expectSoon(
+      order,
+      ([first = '']) => first.startsWith('Move teleconverter'),
+      'it never came back',
+    );
+  });
+
+  it('puts a part in where its mounts are', async () => {
+    await bench.openRig('rig=gears-close');
+    await bench.choose('Add a part', 'teleconverter ×2');
+    await bench.expectSoon(
+      order,
+      ([first = '', second = '']) => /Move teleconverter ×2/.test(first) && /plain/.test(second),
+      'the teleconverter went elsewhere',
+    );
+    await bench.press('Undo: Put a part in');
+  });
+});
+
 describe('letting the stabiliser wander', () => {
   it('moves the corners until it is held still', async () => {
     await bench.openRig('rig=waders-at-dawn');

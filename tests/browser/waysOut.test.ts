@@ -26,7 +26,7 @@ describe('ways out', () => {
       (w) => /^Clear/.test(w ?? ''),
       'no preview',
     );
-    expect(await (await bench.find('figcaption')).getText()).toMatch(
+    expect(await (await bench.find('[data-testid="said"]')).getText()).toMatch(
       /^If: Scale up \d+\.\d % in post$/,
     );
     expect(await bench.verdictWord()).toBe('Clipped');
@@ -64,5 +64,26 @@ describe('ways out', () => {
     await bench.unfold('Ways out');
     await bench.saying('Nothing needs mending.');
     await bench.expectQuiet();
+  });
+
+  it('are found anew while a ring is still being turned', async () => {
+    await bench.openRig('rig=wheel-house-wide');
+    const list = async () =>
+      (await (await bench.find('section[aria-label="Readings"] ul')).getText()).trim();
+    await wayOut('Zoom to');
+    const before = await list();
+    const ring = await bench.ring('Aperture');
+    const { width } = await ring.getRect();
+    const drag = bench.driver.actions({ async: true });
+    await drag
+      .move({ origin: ring, x: -Math.round(width / 2) + 16 })
+      .press()
+      .perform();
+    await bench.driver
+      .actions({ async: true })
+      .move({ origin: ring, x: 0, duration: 100 })
+      .perform();
+    await bench.expectSoon(list, (now) => now !== before && now !== '', 'the list stood still');
+    await bench.driver.actions({ async: true }).release().perform();
   });
 });

@@ -9,6 +9,12 @@ import { XMLParser } from 'fast-xml-parser';
 import { describe, expect, it } from 'vitest';
 import { nativeStanding } from '@/core/halo/native';
 import { lensExample, type Lens } from '@/core/kit/lens';
+import { readLensfun } from '@/core/exchange/lensfun';
+import { LENSFUN_LICENCE } from '@/core/exchange/lensfunLicence';
+import { bodyRecord, calibratedStops, lensRecord } from '@/core/exchange/lensfunRecords';
+import { predictHalo } from '@/core/halo/predict';
+import { lightAt } from '@/core/halo/rims';
+import { checkRecord } from '@/core/kit/validate';
 import { cropFactor } from '@/core/optics/crop';
 import { formatById } from '@/core/optics/formats';
 
@@ -148,5 +154,75 @@ describe('Lensfun database', () => {
     const both = data.filter((d) => d.f8Stops !== null && d.open < 4);
     const lighter = both.filter((d) => (d.f8Stops ?? 9) < d.openStops + 0.05);
     expect(lighter.length / both.length).toBeGreaterThan(0.95);
+  });
+});
+
+describe('reading the whole database', () => {
+  const texts = files.map((f) => ({ name: f, text: readFileSync(join(FOLDER, f), 'utf8') }));
+  const read = texts.map(({ name, text }) => {
+    const result = readLensfun(text, name);
+    if (!result.ok) throw new Error(result.problems[0]?.sentence);
+    return result.value;
+  });
+  const entries = read.flatMap((d) => d.lenses);
+
+  it('finds every lens, camera, mount and calibration a plain count of the text finds', () => {
+    const counted = (tag: RegExp) =>
+      texts.reduce(
+        (n, { text }) => n + (text.replace(/<!--[^]*?-->/g, '').match(tag) ?? []).length,
+        0,
+      );
+    expect(entries).toHaveLength(counted(/<lens>/g));
+    expect(read.flatMap((d) => d.cameras)).toHaveLength(counted(/<camera>/g));
+    expect(read.flatMap((d) => d.mounts)).toHaveLength(counted(/<mount>\s*<name/g));
+    expect(entries.flatMap((l) => l.vignetting)).toHaveLength(counted(/<vignetting /g));
+  });
+
+  it('every entry that says its speed becomes a lens that passes the checks, under its licence', () => {
+    const records = entries.flatMap(
+      (entry, i) => lensRecord(entry, { mounts: [], markings: [] }, `l${i}`) ?? [],
+    );
+    expect(records.length).toBeGreaterThan(entries.length * 0.75);
+    for (const record of records) {
+      const checked = checkRecord('lenses', record);
+      expect(checked.ok ? '' : `${record.name}: ${checked.problems[0]?.sentence}`).toBe('');
+      expect(record.licence).toBe(LENSFUN_LICENCE);
+      for (const sample of record.halo) expect(sample.evidence.kind).toBe('published');
+    }
+  });
+
+  it('falloff samples darken as the calibrations do', () => {
+    const misses = entries
+      .filter((l) => l.vignetting.length > 0)
+      .slice(0, 120)
+      .flatMap((entry, i) => {
+        const record = lensRecord(entry, { mounts: [], markings: [] }, `l${i}`);
+        const cornerMm = 43.2666 / 2 / entry.cropFactor;
+        return (record?.halo ?? []).flatMap((sample) => {
+          const [v] = entry.vignetting
+            .filter((c) => c.focalMm === sample.focalMm && c.fNumber === sample.fNumber)
+            .sort((a, b) => b.distanceM - a.distanceM);
+          if (!record || !v) return [];
+          const { focalMm, fNumber } = sample;
+          const halo = predictHalo(record, { focalMm, fNumber, focusM: null });
+          return [0.6, 0.8, 1].map((r) => {
+            const model = -Math.log2(Math.max(1e-3, lightAt(halo, r * cornerMm).light));
+            return Math.abs(model - calibratedStops(v, r));
+          });
+        });
+      })
+      .sort((a, b) => a - b);
+    expect(misses.length).toBeGreaterThan(600);
+    expect(misses[Math.floor(misses.length / 2)]).toBeLessThan(0.1);
+    expect(misses[Math.floor(misses.length * 0.9)]).toBeLessThan(0.35);
+  });
+
+  it('cameras become bodies with the read-out their crop factor says', () => {
+    const all = read.flatMap((d) => d.cameras);
+    for (const [i, camera] of all.entries()) {
+      const body = bodyRecord(camera, [], `b${i}`);
+      expect(checkRecord('bodies', body).ok).toBe(true);
+      expect(cropFactor(body.modes[0]!, 'diagonal')).toBeCloseTo(camera.cropFactor, 1);
+    }
   });
 });

@@ -1,0 +1,201 @@
+/** The Kit as a person keeps it: editing, finding, and the quick ways in. */
+import { Key } from 'selenium-webdriver';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { KitPage } from './kitPage';
+
+let kit: KitPage;
+
+beforeAll(async () => {
+  const { driver, downloads } = await openBrowser();
+  kit = new KitPage(driver, inject('demoUrl'), downloads);
+});
+afterAll(() => kit.driver.quit());
+
+describe('editing a record', () => {
+  it('takes figures in any unit, stores them at once, and undo takes them back', async () => {
+    await kit.openKit();
+    await kit.openRow('50/1.8');
+    await kit.unfold('Focus and pupil');
+    await kit.type('Closest focus', '1 ft 6 in', Key.ENTER);
+    await kit.expectSoon(
+      () => kit.shown('Closest focus'),
+      (v) => v === '0.4572 m',
+      'feet were not read',
+    );
+    await kit.press('Undo: Closest focus of 50/1.8');
+    await kit.expectSoon(
+      () => kit.shown('Closest focus'),
+      (v) => v !== '0.4572 m',
+      'undo did nothing',
+    );
+  });
+
+  it('says what is wrong as one types, and stores none of it', async () => {
+    const before = await kit.stored();
+    for (const [text, sentence] of [
+      ['f/0', /^It must be a number from 0\.5 to 128; it is 0/],
+      ['wide', /“wide” is no number/],
+      ['30', /wider than the widest/],
+      ['1e308', /must be a number from 0\.5 to 128/],
+    ] as const) {
+      await kit.type('Widest aperture, short end', text);
+      expect(await (await kit.find('[role="alert"]')).getText()).toMatch(sentence);
+      await kit.keys(Key.ESCAPE);
+    }
+    expect(await kit.shown('Widest aperture, short end')).toBe('1.8');
+    expect(await kit.stored()).toBe(before);
+  });
+
+  it('lists within a record grow and shrink', async () => {
+    await kit.openTable('Bodies');
+    await kit.openRow('C26');
+    await kit.pressStarting('mode 1');
+    await kit.type('Name', 'C26', Key.ENTER);
+    const count = async () =>
+      /Recording modes: (\d)/.exec(
+        await (await kit.find('section[aria-label="Editor"]')).getText(),
+      )?.[1];
+    expect(await count()).toBe('3');
+    await kit.pressStarting('mode 3');
+    await kit.press('Remove mode 3');
+    await kit.expectSoon(count, (n) => n === '2', 'the mode stayed');
+    await kit.press('Undo: Recording modes of C26');
+    await kit.expectSoon(count, (n) => n === '3', 'the mode stayed away');
+  });
+
+  it('names with markup are shown as text', async () => {
+    await kit.openTable('Mounts');
+    await kit.pressStarting('mount');
+    await kit.row('New mount');
+    await kit.type('Name', '<img src=x onerror=alert(1)>', Key.ENTER);
+    await kit.row('<img src=x onerror=alert(1)>');
+    await kit.press('Delete');
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => !r.some((n) => n.includes('img')),
+      'it stayed',
+    );
+    await kit.expectQuiet();
+  });
+});
+
+describe('many records', () => {
+  it('are searched, filtered and sorted', async () => {
+    await kit.openTable('Lenses');
+    await (await kit.find('input[type="search"]')).sendKeys('medium');
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => r.length === 2,
+      'search found others',
+    );
+    expect(await kit.status()).toMatch(/2 of 16 lenses/);
+    await (
+      await kit.find('input[type="search"]')
+    ).sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+    const focal = await kit.saying('Focal');
+    await focal.click();
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => r[0] === '12–24/4',
+      'not by focal length',
+    );
+    await focal.click();
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => r[0] === '500/4',
+      'not the other way round',
+    );
+  });
+
+  it('are changed all at once, as one step', async () => {
+    await kit.openRow('500/4');
+    const last = await kit.row('80/2.8 medium format');
+    await kit.driver.actions().keyDown(Key.SHIFT).click(last).keyUp(Key.SHIFT).perform();
+    await kit.saying('3 lenses chosen');
+    await kit.choose('Change in all', 'Price, used');
+    await kit.type('Price, used', '321', Key.ENTER);
+    await kit.expectSoon(
+      async () => (await kit.stored()).split('"price":321').length - 1,
+      // Once in each record, and once more in the journal’s account of the step.
+      (n) => n >= 3,
+      'not all were changed',
+    );
+    await kit.press('Undo: Price, used of 3 lenses');
+    await kit.press('Choose none');
+  });
+
+  it('are duplicated, deleted with the key, and brought back', async () => {
+    await kit.openRow('58/2 swirl');
+    await kit.press('Duplicate');
+    await kit.row('58/2 swirl, copy');
+    await kit.openRow('58/2 swirl, copy');
+    await kit.keys(Key.DELETE);
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => !r.includes('58/2 swirl, copy'),
+      'it stayed',
+    );
+    await kit.press('Undo: Delete 58/2 swirl, copy');
+    await kit.row('58/2 swirl, copy');
+    await kit.press('Undo: Duplicate 58/2 swirl');
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => !r.includes('58/2 swirl, copy'),
+      'the copy stayed',
+    );
+  });
+});
+
+describe('the quick ways in', () => {
+  it('a lens goes in by four facts, what was guessed is marked', async () => {
+    await kit.openKit();
+    await kit.press('I have a lens');
+    await kit.type('What stands on it', '28–80/3.5–5.6 compact', Key.ENTER);
+    expect(await kit.shown('Focal length, mm')).toBe('28–80');
+    expect(await kit.shown('Widest aperture')).toBe('3.5–5.6');
+    await kit.choose('Mount', 'SLR bayonet 44.00');
+    await kit.press('Put it in the cabinet');
+    await kit.row('28–80/3.5–5.6 compact');
+    await kit.unfold('Focus and pupil');
+    await kit.saying('estimated', 'em');
+    expect(await kit.shown('Made for, width')).toBe('23.5 mm');
+    await kit.press('Undo: Add 28–80/3.5–5.6 compact');
+  });
+
+  it('a lens seen for sale is held against every body, and nothing is saved', async () => {
+    await kit.openKit();
+    const before = await kit.stored();
+    await kit.press('Seen for sale');
+    await kit.type('What stands on it', '28–80/3.5–5.6 compact', Key.ENTER);
+    await kit.choose('Mount', 'SLR bayonet 44.00');
+    const table = await kit.find('[role="dialog"] table');
+    expect(await table.getText()).toMatch(/Tolvane H24\s+Stills, 24 MP\s+Keyhole/);
+    expect(await (await kit.find('[role="dialog"]')).getText()).toMatch(/haze, fungus, scratches/);
+    await kit.press('Close, keep nothing');
+    expect(await kit.stored()).toBe(before);
+  });
+
+  it('the ladder shows the reach of a mount, and its lenses', async () => {
+    await kit.openTable('Register ladder');
+    await kit.choose('To a body with', 'Mirrorless bayonet 26.70');
+    await kit.saying('adapter 36.60 mm');
+    await kit.pressStarting('Medium-format bayonet 63.30');
+    await kit.expectSoon(
+      () => kit.rows(),
+      (r) => r.length === 2,
+      'other lenses are shown',
+    );
+  });
+
+  it('a ruler finds the mount', async () => {
+    await kit.press('Which mount is this?');
+    await kit.type('Thread diameter', '1.65 in', Key.ENTER);
+    await kit.type('Thread pitch', '0.75', Key.ENTER);
+    const found = await kit.find('ul[aria-label="Mounts found"] button');
+    expect(await found.getText()).toMatch(/^T-thread 55\.00/);
+    await found.click();
+    await kit.saying('T-thread 55.00', 'h2');
+    await kit.expectQuiet();
+  });
+});

@@ -1,0 +1,230 @@
+/** The Measure room as a person uses it: practice on the simulated camera, own files, bad files. */
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
+import { jpegFile, pngFile } from '../../src/core/bench-camera/encode';
+import { expose } from '../../src/core/bench-camera/expose';
+import { lightMap, trueRadii } from '../../src/core/bench-camera/rays';
+import { practiceRig, type PracticeShot } from '../../src/core/bench-camera/practice';
+import { seriousFindings, setTheme } from './axe';
+import { KitPage } from './kitPage';
+
+const folder = mkdtempSync(join(tmpdir(), 'halo-measure-'));
+/** The demo's largest stills body, which the room begins with. */
+const SENSOR = { widthMm: 43.8, heightMm: 32.9 };
+let room: KitPage;
+
+beforeAll(async () => {
+  const { driver, downloads } = await openBrowser();
+  room = new KitPage(driver, inject('demoUrl'), downloads);
+});
+afterAll(() => room.driver.quit());
+
+const open = async () => {
+  await room.open('/measure');
+  await room.find('section[aria-label="Session"]');
+};
+const frameCount = () =>
+  room.driver.executeScript<string>(
+    `return document.querySelector('section[aria-label="Frames"] [role="status"]')?.textContent ?? ''`,
+  );
+const allMeasured = (n: number) =>
+  room.driver.wait(async () => (await frameCount()) === `${n} frames`, 90_000, `not ${n} measured`);
+const figures = async () => (await room.find('section[aria-label="Frame"]')).getText();
+const halfLight = async () => Number(/Half light at\s+(\d+\.\d+) mm/.exec(await figures())?.[1]);
+const pickFrame = async (name: string) => {
+  const path = `//section[@aria-label="Frames"]//button[starts-with(normalize-space(.), "${name}")]`;
+  await room.driver.findElement(By.xpath(path)).click();
+};
+
+const shotAt = (fNumber: number, file: 'jpeg' | 'png'): PracticeShot => ({
+  sensor: SENSOR,
+  focalMm: 40,
+  fNumber,
+  takenAt: '2026-05-12T09:30:00',
+  file,
+  seed: 5,
+});
+const truthAt = (fNumber: number) => {
+  const { lens, reachMm } = practiceRig(shotAt(fNumber, 'png'));
+  return trueRadii(lightMap(lens, fNumber, reachMm)).halfLight ?? Number.NaN;
+};
+const fileAt = async (fNumber: number, kind: 'jpeg' | 'png') => {
+  const { lens, exposure, settings, reachMm } = practiceRig(shotAt(fNumber, kind));
+  const image = expose(lightMap(lens, fNumber, reachMm), exposure);
+  const bytes =
+    kind === 'png'
+      ? pngFile(image, settings)
+      : await jpegFile(image, settings, async ({ data, widthPx, heightPx }) =>
+          sharp(data as Uint8Array, { raw: { width: widthPx, height: heightPx, channels: 3 } })
+            .jpeg({ quality: 93 })
+            .toBuffer(),
+        );
+  const path = join(folder, `wall-f${fNumber}.${kind === 'png' ? 'png' : 'jpg'}`);
+  writeFileSync(path, bytes);
+  return path;
+};
+
+describe('a session on the simulated camera', () => {
+  it('finds the hidden halo, gives it to the lens, and the next prediction knows it', async () => {
+    await open();
+    await room.press('Practise');
+    await room.pressStarting('Take the 2 shots');
+    await allMeasured(2);
+    await pickFrame('practice-40mm-f8.jpg');
+    expect(Math.abs((await halfLight()) - truthAt(8))).toBeLessThan(0.1);
+    await pickFrame('practice-40mm-f2.jpg');
+    expect(Math.abs((await halfLight()) - truthAt(2))).toBeLessThan(0.3);
+    const expectedBefore = Number(/Was expected at\s+(\d+\.\d+) mm/.exec(await figures())?.[1]);
+    expect(Math.abs(expectedBefore - truthAt(2))).toBeGreaterThan(0.5);
+    await room.pressStarting('Accept 2 frames');
+    await room.saying('It is in the log. Undo takes it out again.');
+    await room.expectSoon(
+      async () => Number(/Was expected at\s+(\d+\.\d+) mm/.exec(await figures())?.[1]),
+      (mm) => Math.abs(mm - truthAt(2)) < 0.3,
+      'the lens did not learn',
+    );
+  }, 120_000);
+
+  it('stands in the log with what had been expected, and goes out as CSV', async () => {
+    await room.keys('l');
+    const log = await (await room.find('section[aria-label="Log"]')).getText();
+    expect(log).toMatch(/40 mm f\/8 .*\(.*–.*\)/);
+    await room.press('Save as CSV');
+    const { text } = await room.download('.csv');
+    const [head, ...rows] = text.trim().split('\r\n');
+    expect(head).toMatch(/^takenAt,lens,focalMm,fNumber/);
+    expect(rows).toHaveLength(2);
+    await room.keys('f');
+  });
+
+  it('undo takes frames out of the log and the sample from the lens', async () => {
+    await room.control('z');
+    await room.expectSoon(
+      async () => (await room.find('section[aria-label="Frames and log"]')).getText(),
+      (t) => t.includes('Log (0)'),
+      'the log kept them',
+    );
+  });
+
+  it('any figure says why', async () => {
+    await room.driver.findElement(By.xpath('//button[starts-with(., "Half light at")]')).click();
+    expect(await (await room.find('[role="dialog"]')).getText()).toMatch(
+      /90 %.*Measured in this frame/s,
+    );
+    await room.keys(Key.ESCAPE);
+  });
+});
+
+describe('frames from files', () => {
+  it('JPEG and 16-bit PNG are measured, matched with the list, and kept in the log alone', async () => {
+    await open();
+    const paths = [await fileAt(5.6, 'jpeg'), await fileAt(8, 'png')];
+    await room.giveFile(paths.join('\n'), 'Test frames');
+    await allMeasured(2);
+    for (const [name, n] of [
+      ['wall-f5.6.jpg', 5.6],
+      ['wall-f8.png', 8],
+    ] as const) {
+      await pickFrame(name);
+      expect(Math.abs((await halfLight()) - truthAt(n))).toBeLessThan(0.1);
+    }
+    await room.choose('Shot', '100 mm f/8');
+    await room.press('Keep in the log only');
+    await room.saying('It is in the log. Undo takes it out again.');
+    await room.expectQuiet();
+  }, 90_000);
+
+  it.each([
+    ['empty.jpg', Buffer.alloc(0), /is empty/],
+    ['notes.txt', Buffer.from('a note'), /cannot be read as a picture/],
+    [
+      'cut.png',
+      Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]),
+      /cannot be read/,
+    ],
+    ['cut.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 1, 2]), /cannot be read/],
+  ])('%s is told in a sentence, and the others are measured', async (name, bytes, sentence) => {
+    await open();
+    const before = await room.stored();
+    const bad = join(folder, name);
+    writeFileSync(bad, bytes);
+    await room.giveFile([bad, join(folder, 'wall-f5.6.jpg')].join('\n'), 'Test frames');
+    await allMeasured(2);
+    const row = await room.driver.findElement(
+      By.css(`section[aria-label="Frames"] button[title*="${name}"]`),
+    );
+    expect(await row.getAttribute('title')).toMatch(sentence);
+    await pickFrame('wall-f5.6.jpg');
+    expect(await halfLight()).toBeGreaterThan(20);
+    expect(await room.stored()).toBe(before);
+  });
+
+  it('a dark frame is refused, a street is no wall', async () => {
+    await open();
+    const dark = join(folder, 'dark.jpg');
+    await sharp({ create: { width: 900, height: 676, channels: 3, background: '#020202' } })
+      .jpeg()
+      .toFile(dark);
+    await room.giveFile(dark, 'Test frames');
+    await allMeasured(1);
+    expect(await figures()).toMatch(/Refused.*too dark/s);
+  });
+
+  it('thirty frames queue while the screen stays alive, and can be stopped', async () => {
+    await open();
+    const path = join(folder, 'wall-f5.6.jpg');
+    await room.driver.executeScript(`
+      window.longest = 0; let last = performance.now();
+      requestAnimationFrame(function tick(now) {
+        window.longest = Math.max(window.longest, now - last); last = now; requestAnimationFrame(tick);
+      });`);
+    for (let i = 0; i < 3; i += 1) {
+      await room.giveFile(Array.from({ length: 10 }, () => path).join('\n'), 'Test frames');
+    }
+    await room.expectSoon(frameCount, (t) => /^[3-9] of 30/.test(t), 'the queue does not move');
+    expect(await room.driver.executeScript<number>('return window.longest')).toBeLessThan(600);
+    await room.press('Stop');
+    await room.expectSoon(frameCount, (t) => /^\d+ frames$/.test(t), 'it did not stop');
+    await room.press('Clear the list');
+  }, 90_000);
+});
+
+describe('for everyone', () => {
+  it.each(['dark', 'daylight'])('%s theme has no serious finding', async (theme) => {
+    await open();
+    await setTheme(room.driver, theme);
+    expect(await seriousFindings(room.driver)).toEqual([]);
+    await room.giveFile(join(folder, 'wall-f5.6.jpg'), 'Test frames');
+    await allMeasured(1);
+    await room.find('.recharts-line');
+    expect(await seriousFindings(room.driver)).toEqual([]);
+    await room.keys('l');
+    expect(await seriousFindings(room.driver)).toEqual([]);
+  });
+
+  it.each([
+    [1280, 800],
+    [390, 844],
+  ])('nothing runs out sideways at %ix%i', async (width, height) => {
+    await setSize(room.driver, width, height);
+    await open();
+    await room.giveFile(join(folder, 'wall-f5.6.jpg'), 'Test frames');
+    await allMeasured(1);
+    const sideways = await room.driver.executeScript<number>(
+      'return document.documentElement.scrollWidth - innerWidth',
+    );
+    expect(sideways).toBeLessThanOrEqual(0);
+    await setSize(room.driver, 1280, 800);
+  });
+
+  it('the empty program says what a session needs', async () => {
+    await room.driver.get(`${inject('emptyUrl')}/measure`);
+    await room.saying('Nothing to measure yet', 'h1');
+    expect(await seriousFindings(room.driver)).toEqual([]);
+  });
+});
