@@ -18,7 +18,7 @@ module.exports = {
     layer(
       'core-stands-alone',
       '^src/core/',
-      '^(app|src/(rooms|ui|store|workers|cli|api)|tests)/',
+      '^(app|src/(rooms|shell|ui|store|workers|cli|api)|tests)/',
       'core knows nothing above it',
     ),
     {
@@ -30,26 +30,38 @@ module.exports = {
     layer(
       'ui-knows-no-room',
       '^src/ui/',
-      '^(app|src/(rooms|cli|api))/',
+      '^(app|src/(rooms|shell|cli|api))/',
       'controls serve rooms, not the other way round',
     ),
     layer(
       'store-knows-no-screen',
       '^src/store/',
-      '^(app|src/(rooms|ui|cli|api))/',
+      '^(app|src/(rooms|shell|ui|cli|api))/',
       'the store has no screens',
     ),
     layer(
       'workers-are-doors',
       '^src/workers/',
-      '^(app|src/(rooms|ui|store|cli|api))/',
+      '^(app|src/(rooms|shell|ui|store|cli|api))/',
       'workers open on core alone',
     ),
     layer(
       'cli-and-api-use-core',
       '^src/(cli|api)/',
-      '^(app|src/(rooms|ui|store))/',
+      '^(app|src/(rooms|shell|ui|store))/',
       'command line and API call core',
+    ),
+    layer(
+      'node-serves-cli-and-api',
+      '^src/(core|ui|store|shell|rooms|workers)/',
+      '^src/node/',
+      'what only Node can do stays out of the browser',
+    ),
+    layer(
+      'shell-knows-no-room',
+      '^src/shell/',
+      '^(app|src/(rooms|cli|api))/',
+      'what every room shares knows none of them',
     ),
     layer('rooms-know-no-route', '^src/rooms/', '^(app|src/(cli|api))/', 'routes open rooms'),
     {
@@ -84,6 +96,18 @@ module.exports = {
       '',
     ),
     layer('rig-above-frame', '^src/core/rig/', '^src/core/(sweep|choose|exchange|demo)/', ''),
+    layer(
+      'measure-above-halo',
+      '^src/core/measure/',
+      '^src/core/(frame|rig|sweep|choose|exchange|demo|bench-camera)/',
+      'measuring does not know the camera it is tried on',
+    ),
+    layer(
+      'the-camera-shares-no-formula',
+      '^src/core/bench-camera/',
+      '^src/core/(halo|frame|rig|sweep|choose|exchange|demo)/',
+      'the simulated camera knows pixels and kit alone',
+    ),
     layer('demo-is-data', '^src/core/demo/', '^src/core/(exchange|sweep|choose|rig|frame)/', ''),
     layer('exchange-knows-no-demo', '^src/core/exchange/', '^src/core/demo/', ''),
   ],
