@@ -119,6 +119,34 @@ export class BenchPage {
     await button.click();
   }
 
+  /**
+   * Presses an entry of an open list or menu until the list is gone: a press that falls while the list is
+   * still finding its place does nothing, and a person presses again.
+   */
+  protected async pressEntry(role: string, begins: string, what: string): Promise<void> {
+    const path = By.xpath(
+      `//*[@role=${quoted(role)}][starts-with(normalize-space(.), ${quoted(begins)})]`,
+    );
+    const entries = () => this.driver.findElements(path);
+    await this.driver.wait(async () => (await entries()).length > 0, WAIT_MS, what);
+    await this.driver.wait(
+      async () => {
+        const [entry] = await entries();
+        if (!entry) return true;
+        try {
+          await this.driver.executeScript('arguments[0].scrollIntoView({block:"nearest"})', entry);
+          await entry.click();
+          await this.driver.wait(async () => (await entries()).length === 0, 1500);
+          return true;
+        } catch {
+          return false;
+        }
+      },
+      WAIT_MS,
+      `${what}: pressing it did nothing`,
+    );
+  }
+
   /** Chooses from the list named `label`. */
   async choose(label: string, option: string): Promise<void> {
     const path = `//*[label[normalize-space(.)=${quoted(label)}] or span[normalize-space(.)=${quoted(label)}]]/button`;
@@ -128,19 +156,7 @@ export class BenchPage {
       `no list ${label}`,
     );
     await trigger.click();
-    const row = await this.driver.wait(
-      until.elementLocated(
-        By.xpath(`//*[@role="option"][starts-with(normalize-space(.), ${quoted(option)})]`),
-      ),
-      WAIT_MS,
-      `${label} does not offer ${option}`,
-    );
-    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', row);
-    await row.click();
-    await this.driver.wait(
-      async () => (await this.driver.findElements(By.css('[role="listbox"]'))).length === 0,
-      WAIT_MS,
-    );
+    await this.pressEntry('option', option, `${label} offers ${option}`);
   }
 
   async menu(menu: string, item: string): Promise<void> {
@@ -148,14 +164,7 @@ export class BenchPage {
       By.xpath(`//header//button[@aria-label=${quoted(menu)} and @aria-haspopup]`),
     );
     await trigger.click();
-    const row = await this.driver.wait(
-      until.elementLocated(
-        By.xpath(`//*[@role="menuitem"][starts-with(normalize-space(.), ${quoted(item)})]`),
-      ),
-      WAIT_MS,
-      `${menu} has no ${item}`,
-    );
-    await row.click();
+    await this.pressEntry('menuitem', item, `${menu} offers ${item}`);
   }
 
   ring(name: string): Promise<WebElement> {

@@ -57,13 +57,7 @@ export class KitPage extends BenchPage {
 
   async inAndOut(item: string): Promise<void> {
     await (await this.find('button[aria-label="In and out"]')).click();
-    const path = `//*[@role="menuitem"][starts-with(normalize-space(.), "${item}")]`;
-    await (await this.at(path, `no ${item}`)).click();
-    await this.driver.wait(
-      async () => (await this.driver.findElements(By.css('[role="menu"]'))).length === 0,
-      WAIT_MS,
-      `${item} did nothing`,
-    );
+    await this.pressEntry('menuitem', item, `In and out offers ${item}`);
   }
 
   /** Waits until a row is gone. */
