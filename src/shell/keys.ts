@@ -1,5 +1,6 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
+import { useLatest } from '@/ui/useLatest';
 
 export interface Shortcut {
   keys: string;
@@ -45,15 +46,12 @@ function actOnKey(event: KeyboardEvent, common: CommonKeys, own: KeyMap): boolea
 
 /** The listening end of a room's keyboard map. */
 export function useRoomKeys(common: CommonKeys, own: KeyMap): void {
-  const latest = useRef({ common, own });
-  useEffect(() => {
-    latest.current = { common, own };
-  });
+  const latest = useLatest({ common, own });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (actOnKey(event, latest.current.common, latest.current.own)) event.preventDefault();
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
-  }, []);
+  }, [latest]);
 }

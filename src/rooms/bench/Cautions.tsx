@@ -1,10 +1,12 @@
 'use client';
 import { TriangleAlert } from 'lucide-react';
+import { memo } from 'react';
 import { Button, Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Caution } from '@/core/rig/cautions';
 import { Sheet } from '@/ui/controls/surfaces';
 import { oneLine } from '@/ui/theme/type';
+import { useSame } from '@/ui/useSame';
 
 const Line = styled(Button)`
   display: grid;
@@ -77,8 +79,7 @@ const CautionSheet = ({ title, cautions }: CautionSheetProps) => (
   </Sheet>
 );
 
-/** What to mind with this rig: the most urgent in sight, all of them on pressing. */
-export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
+const CautionLine = memo(function CautionLine({ cautions }: { cautions: readonly Caution[] }) {
   const [first, ...rest] = cautions;
   if (!first) return null;
   return (
@@ -91,7 +92,12 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
       <CautionSheet title="What to mind with this rig" cautions={cautions} />
     </DialogTrigger>
   );
-}
+});
+
+/** What to mind with this rig: the most urgent in sight, all of them on pressing. */
+export const Cautions = ({ cautions }: { cautions: readonly Caution[] }) => (
+  <CautionLine cautions={useSame(cautions)} />
+);
 
 const Sign = styled(Button)`
   display: grid;

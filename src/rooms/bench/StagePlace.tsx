@@ -1,6 +1,6 @@
 'use client';
 import { Pause, Play } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Offset } from '@/core/frame/geometry';
 import type { Report } from '@/core/rig/evaluate';
@@ -46,7 +46,7 @@ interface WanderToolsProps {
   onWander: (next: Wander) => void;
 }
 
-function WanderTools({ wander, onWander }: WanderToolsProps) {
+const WanderTools = memo(function WanderTools({ wander, onWander }: WanderToolsProps) {
   const playing = wander === 'wander';
   const worst = wander === 'worst';
   return (
@@ -60,7 +60,7 @@ function WanderTools({ wander, onWander }: WanderToolsProps) {
       </TextButton>
     </Wandering>
   );
-}
+});
 
 interface StagePlaceProps {
   rig: Rig;

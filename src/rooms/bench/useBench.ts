@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
 import type { RigRecord, RigSettings } from '@/core/kit/rigRecord';
 import type { Workspace } from '@/core/kit/workspace';
@@ -10,6 +10,7 @@ import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import { lastRig, rememberRig } from '@/store/lastRig';
 import { storageSentence } from '@/store/troubles';
+import { useLatest } from '@/ui/useLatest';
 
 /** Settings being turned. They hold for one stored record only: a new one from the database ends them. */
 interface Draft {
@@ -124,10 +125,7 @@ export function useBench(workspace: Workspace, say: Say): Bench {
   );
   const report = useMemo(() => (rig && !isMissing(rig) ? evaluate(rig) : null), [rig]);
 
-  const now = useRef({ workspace, record, settings });
-  useLayoutEffect(() => {
-    now.current = { workspace, record, settings };
-  });
+  const now = useLatest({ workspace, record, settings });
 
   const actions = useMemo<BenchActions>(() => {
     const turnTo = (change: Partial<RigSettings>, settled: boolean): RigRecord | null => {
@@ -163,7 +161,7 @@ export function useBench(workspace: Workspace, say: Say): Bench {
         if (next) save(label, next, key, say, () => setDraft(null));
       },
     };
-  }, [choose, say]);
+  }, [choose, now, say]);
 
   return { record, rig, report, actions };
 }

@@ -43,6 +43,10 @@ const Summary = styled.span`
   text-align: right;
 `;
 
+/* The very same elements each time, so that they are drawn once. */
+const UP = <ChevronUp size={13} aria-hidden="true" />;
+const DOWN = <ChevronDown size={13} aria-hidden="true" />;
+
 interface FoldProps {
   title: string;
   /** Said in the heading while it is folded; without one it always stands open. */
@@ -63,11 +67,7 @@ export function Fold({ title, summary, startsOpen = false, children }: FoldProps
           <FoldButton type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
             {title}
             <Summary> {open ? '' : summary}</Summary>
-            {open ? (
-              <ChevronUp size={13} aria-hidden="true" />
-            ) : (
-              <ChevronDown size={13} aria-hidden="true" />
-            )}
+            {open ? UP : DOWN}
           </FoldButton>
         ) : (
           title

@@ -1,8 +1,10 @@
+import { memo } from 'react';
+
 /**
  * Fills of the verdict ribbons, so that they are told apart without colour: whole, dotted, cut, discs.
  * Rendered once on a page; `url(#ribbon-Clear)` and so on refer to them.
  */
-export function RibbonPatterns() {
+export const RibbonPatterns = memo(function RibbonPatterns() {
   return (
     <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
       <defs>
@@ -25,4 +27,4 @@ export function RibbonPatterns() {
       </defs>
     </svg>
   );
-}
+});

@@ -1,11 +1,12 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { Offset } from '@/core/frame/geometry';
 import type { Report } from '@/core/rig/evaluate';
 import type { Theme } from '../theme/themeScript';
 import { oneLine } from '../theme/type';
 import { useTheme } from '../theme/useTheme';
+import { useLatest } from '../useLatest';
 import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
 import { PointReading } from './PointReading';
@@ -14,7 +15,7 @@ import { StageTools } from './StageTools';
 import type { StageView } from './stageView';
 import { ghostWords, stageWords, type Ghost } from './stageWords';
 import { useStageHand } from './useStageHand';
-import { useStageZoom } from './useStageZoom';
+import { useStageZoom, type StageZoom } from './useStageZoom';
 
 const Well = styled.div`
   position: relative;
@@ -84,6 +85,15 @@ const Said = styled.p`
   ${oneLine}
 `;
 
+/** Fits what is shown of the halo whenever it is asked to; the same function from report to report. */
+function useFitHalo(report: Report, fitCircle: StageZoom['fitCircle']): () => void {
+  const shown = useLatest(report);
+  return useCallback(() => {
+    const { halo, coverage } = shown.current;
+    fitCircle(halo.model.centre, coverage.radiiMm.black);
+  }, [shown, fitCircle]);
+}
+
 interface StageProps {
   report: Report;
   /** A state to compare with, drawn as lines. */
@@ -103,6 +113,7 @@ export function Stage({ report, ghost, said, shiftRangeMm, onShift, onPin }: Sta
   const [theme] = useTheme();
   const zoom = useStageZoom(ref, report.frame.readOut, width, height);
   const { view } = zoom;
+  const fitHalo = useFitHalo(report, zoom.fitCircle);
   const canShift = shiftRangeMm > 0;
   const hand = useStageHand(zoom, canShift, onShift);
   const words = [stageWords(report), ghost ? ghostWords(ghost) : ''].join(' ').trim();
@@ -124,7 +135,7 @@ export function Stage({ report, ghost, said, shiftRangeMm, onShift, onPin }: Sta
           />
           {hand.at && <PointReading at={hand.at} report={report} view={view} />}
           {said && <Said data-testid="said">{said}</Said>}
-          <StageTools zoom={zoom} report={report} isPinned={ghost !== null} onPin={onPin} />
+          <StageTools zoom={zoom} onFitHalo={fitHalo} isPinned={ghost !== null} onPin={onPin} />
         </>
       )}
     </Well>

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import styled from 'styled-components';
 import { CORNERS } from '@/core/frame/geometry';
 import type { FrameSize } from '@/core/optics/formats';
@@ -30,7 +31,7 @@ interface StageLinesProps {
   view: StageView;
 }
 
-function Rulers({ view }: { view: StageView }) {
+const Rulers = memo(function Rulers({ view }: { view: StageView }) {
   const { widthPx, heightPx } = view;
   return (
     <g stroke="var(--stage-ink)" strokeWidth="1">
@@ -56,7 +57,7 @@ function Rulers({ view }: { view: StageView }) {
       ))}
     </g>
   );
-}
+});
 
 /** Half-light circle as a fine line, black radius dotted, definition circle dashed, needed halo in dash and dot. */
 function Circles({ report, view }: StageLinesProps) {

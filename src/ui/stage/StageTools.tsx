@@ -1,7 +1,7 @@
 'use client';
 import { Circle, Minus, Pin, PinOff, Plus, Square } from 'lucide-react';
+import { memo } from 'react';
 import styled from 'styled-components';
-import type { Report } from '@/core/rig/evaluate';
 import { IconButton } from '../controls/Buttons';
 import { PHONE } from '../theme/type';
 import { ZOOM_STEP, type StageZoom } from './useStageZoom';
@@ -23,15 +23,14 @@ const Tools = styled.div`
 
 interface StageToolsProps {
   zoom: StageZoom;
-  report: Report;
+  onFitHalo: () => void;
   isPinned: boolean;
   onPin: () => void;
 }
 
-/** Zoom, fit, and the pin that holds a state to compare with. */
-export function StageTools({ zoom, report, isPinned, onPin }: StageToolsProps) {
-  const { model } = report.halo;
-  const fitHalo = () => zoom.fitCircle(model.centre, report.coverage.radiiMm.black);
+/** Zoom, fit, and the pin that holds a state to compare with. They stand still while rings are turned. */
+export const StageTools = memo(function StageTools(props: StageToolsProps) {
+  const { zoom, onFitHalo, isPinned, onPin } = props;
   return (
     <Tools>
       <IconButton label="Smaller" onPress={() => zoom.zoomBy(1 / ZOOM_STEP)}>
@@ -43,7 +42,7 @@ export function StageTools({ zoom, report, isPinned, onPin }: StageToolsProps) {
       <IconButton label="Fit the frame" onPress={zoom.fitFrame}>
         <Square size={13} aria-hidden="true" />
       </IconButton>
-      <IconButton label="Fit the whole halo" onPress={fitHalo}>
+      <IconButton label="Fit the whole halo" onPress={onFitHalo}>
         <Circle size={14} aria-hidden="true" />
       </IconButton>
       <IconButton
@@ -54,4 +53,4 @@ export function StageTools({ zoom, report, isPinned, onPin }: StageToolsProps) {
       </IconButton>
     </Tools>
   );
-}
+});

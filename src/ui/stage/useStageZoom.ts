@@ -27,7 +27,7 @@ export interface StageZoom {
   fitCircle: (centre: Offset, radiusMm: number) => void;
 }
 
-/** Zooming and carrying the view of the stage; the wheel zooms about the pointer. */
+/** Zooming and carrying the view of the stage; the wheel zooms about the pointer. The same object until the view changes. */
 export function useStageZoom(
   ref: RefObject<HTMLElement | null>,
   readOut: FrameSize,
@@ -35,10 +35,11 @@ export function useStageZoom(
   heightPx: number,
 ): StageZoom {
   const [zoom, setZoom] = useState<Zoom>(FITTED);
-  const view = stageView(readOut, widthPx, heightPx, zoom);
+  // By its sides: a report brings a frame of the same size as a new object each time a ring turns.
+  const { widthMm, heightMm } = readOut;
 
   const acts = useMemo(() => {
-    const viewOf = (z: Zoom) => stageView(readOut, widthPx, heightPx, z);
+    const viewOf = (z: Zoom) => stageView({ widthMm, heightMm }, widthPx, heightPx, z);
     return {
       zoomBy: (by: number, about?: StagePoint) =>
         setZoom((z) =>
@@ -57,7 +58,7 @@ export function useStageZoom(
       fitCircle: (centre: Offset, radiusMm: number) =>
         setZoom((z) => zoomToCircle(viewOf(z), z, centre, radiusMm)),
     };
-  }, [readOut, widthPx, heightPx]);
+  }, [widthMm, heightMm, widthPx, heightPx]);
 
   useEffect(() => {
     const element = ref.current;
@@ -72,5 +73,12 @@ export function useStageZoom(
     return () => element.removeEventListener('wheel', onWheel);
   }, [ref, acts]);
 
-  return { view, isFitted: zoom === FITTED, ...acts };
+  return useMemo(
+    () => ({
+      view: stageView({ widthMm, heightMm }, widthPx, heightPx, zoom),
+      isFitted: zoom === FITTED,
+      ...acts,
+    }),
+    [widthMm, heightMm, widthPx, heightPx, zoom, acts],
+  );
 }
