@@ -1,6 +1,7 @@
 /** The halo in one frame, or in frames at several apertures of one setting. */
 import { HALF_TRANSMISSION, radiusWhere } from '../halo/radii';
 import { blackoutRadiusMm, openRadiusMm, transmissionAt } from '../halo/rims';
+import { medianOf } from '../optics/median';
 import { contourCircle, edgeContour, middleLight } from './contour';
 import { fieldOf, type FrameField } from './frameField';
 import {
@@ -61,8 +62,9 @@ export function halfLightOf(rims: readonly FittedRim[]): number {
   );
 }
 
-/** A second rim must lower the cost by more than this share. */
+/** A second rim must lower the cost by more than this share, and by this after a few steps to be followed up. */
 const SECOND_RIM_GAIN = 0.07;
+const SECOND_RIM_HINT = 0.02;
 const START_POOL = 6;
 const COARSE_POOL = 4;
 const FINE_POOL = 3;
@@ -83,11 +85,8 @@ const fieldsOf = (
   });
 
 function spreadOf(fit: Minimum, layout: Layout, fields: readonly FrameField[]): number {
-  const sizes = fields
-    .flatMap((field, i) => [...residualsOf(layout, fit.p, field, i)])
-    .map(Math.abs)
-    .sort((a, b) => a - b);
-  return Math.max(LEAST_SCALE, 1.4826 * (sizes[sizes.length >> 1] ?? 0));
+  const left = fields.map((field, i) => residualsOf(layout, fit.p, field, i).map(Math.abs));
+  return Math.max(LEAST_SCALE, 1.4826 * medianOf(left.flatMap((sizes) => [...sizes])));
 }
 
 /** Places to start from: the contour's circle if there is one, else edges around and beyond the corner. */
@@ -129,27 +128,51 @@ const fitFrom = (
   enough = 1e-5,
 ): Minimum => minimise(haloProblem({ layout, fields, scale, frozen }), start, mostSteps, enough);
 
-/** Where a second rim is looked for: how much larger in log radius, how much softer in log share. */
+/** Written out, not spread: layouts of one shape keep the loops over cells fast. */
+const withRims = ({ frames }: Layout, rims: number): Layout => ({ rims, frames });
+
+/**
+ * Where a second rim is looked for: so many softnesses of the first beyond its edge, though at most such a
+ * share of its radius, and so much softer, in log share. Farther out it would touch no light, and stay.
+ */
 const SECOND_RIMS = [
-  [0.03, 0],
-  [0.12, 0],
-  [0.2, 0.6],
+  { softnesses: 0.7, atMost: 0.03, softer: 0 },
+  { softnesses: 1.2, atMost: 0.12, softer: 0 },
+  { softnesses: 1.6, atMost: 0.2, softer: 0.6 },
 ] as const;
 
 /** The same parameters with one rim more: a twin of the first, a little larger. */
 function withSecondRim(
-  layout: Layout,
+  wider: Layout,
   p: Float64Array,
-  [spread, softer]: readonly [number, number],
+  { softnesses, atMost, softer }: (typeof SECOND_RIMS)[number],
 ): Float64Array {
-  const wider: Layout = { ...layout, rims: layout.rims + 1 };
   const out = new Float64Array(parametersIn(wider));
-  const shared = radiusAt(layout.rims);
-  out.set(p.subarray(0, shared));
-  out[radiusAt(layout.rims)] = (p[radiusAt(0)] as number) + spread;
-  out[shareAt(layout.rims)] = Math.min(-0.3, (p[shareAt(0)] as number) + softer);
-  out.set(p.subarray(shared), radiusAt(wider.rims));
+  const added = radiusAt(wider.rims - 1);
+  const share = p[shareAt(0)] as number;
+  out.set(p.subarray(0, added));
+  out[added] = (p[radiusAt(0)] as number) + Math.min(atMost, softnesses * Math.exp(share));
+  out[shareAt(wider.rims - 1)] = Math.min(-0.3, share + softer);
+  out.set(p.subarray(added), radiusAt(wider.rims));
   return out;
+}
+
+/** The fit with a second rim, if that explains the frames much better; null if one rim does. */
+function secondRim(
+  wider: Layout,
+  one: Minimum,
+  { few, fields, scale, frozen }: Setup & { few: readonly FrameField[] },
+): Minimum | null {
+  const likely = SECOND_RIMS.map((place) => {
+    const start = withSecondRim(wider, one.p, place);
+    return fitFrom(wider, start, { fields: few, scale, frozen }, 18, 1e-3);
+  }).reduce((best, next) => (next.cost < best.cost ? next : best));
+  // Looked for on few cells; only the best of them is followed up, and only while it promises something.
+  const all = { fields, scale, frozen };
+  const begun = fitFrom(wider, likely.p, all, 4, 1e-4);
+  if (begun.cost > one.cost * (1 - SECOND_RIM_HINT)) return null;
+  const two = fitFrom(wider, begun.p, all, 14, 1e-4);
+  return two.cost < one.cost * (1 - SECOND_RIM_GAIN) ? two : null;
 }
 
 const floorsOf = (layout: Layout): number[] =>
@@ -196,19 +219,13 @@ export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {})
   found = fitFrom(layout, found.p, { fields: rough, scale, frozen }, 15, 1e-3);
   scale = spreadOf(found, layout, rough);
   const one = fitFrom(layout, found.p, { fields: rough, scale, frozen }, 15, 1e-4);
-  const wider: Layout = { ...layout, rims: 2 };
+  const wider = withRims(layout, 2);
   const wideFrozen = frozenFor(wider, options, rimsAt(layout, found.p, 1), halfDiagonalMm);
-  // Looked for on few cells, and only the best of them followed up.
-  const likely = SECOND_RIMS.map((place) => {
-    const start = withSecondRim(layout, one.p, place);
-    return fitFrom(wider, start, { fields: first, scale, frozen: wideFrozen }, 18, 1e-3);
-  }).reduce((best, next) => (next.cost < best.cost ? next : best));
-  const two = fitFrom(wider, likely.p, { fields: rough, scale, frozen: wideFrozen }, 18, 1e-4);
-  if (two.cost < one.cost * (1 - SECOND_RIM_GAIN)) {
+  const two = secondRim(wider, one, { few: first, fields: rough, scale, frozen: wideFrozen });
+  if (two) {
     layout = wider;
     frozen = wideFrozen;
     found = two;
-    scale = spreadOf(found, layout, rough);
   }
   scale = spreadOf(found, layout, fine);
   found = fitFrom(layout, found.p, { fields: fine, scale, frozen }, 8, 1e-5);

@@ -9,21 +9,30 @@ export interface FittedRim {
 
 const NODES = 120;
 
-/** Light through the rims by radius, averaged over cells: 1 up to `startMm`, then a table, then 0. */
-export interface RimProfile {
-  startMm: number;
-  stepMm: number;
+/**
+ * Light through some sets of rims by radius, averaged over cells: of each set 1 up to `startMm`, then a table,
+ * then 0. Numbers in typed arrays alone, as the loops that read them run millions of times.
+ */
+export interface RimTables {
+  startMm: Float64Array;
+  perStep: Float64Array;
+  /** One row of `PLACES` a set. */
   values: Float64Array;
 }
+
+/** Values in a table; the last is a 0 to interpolate towards. */
+export const PLACES = NODES + 1;
 
 export const rimsOf = (rims: readonly FittedRim[]): Rim[] =>
   rims.map((rim, i) => ({ ...rim, side: i === 0 ? 'front' : 'rear' }));
 
-/**
- * Tables the light through `rims` where it changes. A cell `cellMm` wide sees the average over its width,
- * here by Simpson's rule.
- */
-export function rimProfile(rims: readonly FittedRim[], cellMm: number): RimProfile {
+/** Tables one set of rims. A cell `cellMm` wide sees the average over its width, here by Simpson's rule. */
+function fillTable(
+  tables: RimTables,
+  row: number,
+  rims: readonly FittedRim[],
+  cellMm: number,
+): void {
   const modelled = rimsOf(rims);
   const half = cellMm / 2;
   const open = rims.reduce((least, r) => Math.min(least, r.edgeRadiusMm - r.softnessMm), Infinity);
@@ -41,11 +50,25 @@ export function rimProfile(rims: readonly FittedRim[], cellMm: number): RimProfi
     const k = Math.floor(place);
     return (sharp[k] as number) + ((sharp[k + 1] as number) - (sharp[k] as number)) * (place - k);
   };
-  const values = new Float64Array(NODES + 1);
   const reach = half / stepMm;
   for (let i = 0; i < NODES; i += 1)
-    values[i] = (at(i - reach) + 4 * (sharp[i] as number) + at(i + reach)) / 6;
-  return { startMm, stepMm, values };
+    tables.values[row * PLACES + i] =
+      (at(i - reach) + 4 * (sharp[i] as number) + at(i + reach)) / 6;
+  tables.startMm[row] = startMm;
+  tables.perStep[row] = 1 / stepMm;
+}
+
+/** Tables some sets of rims, in their order. */
+export function rimTables(sets: readonly (readonly FittedRim[])[], cellMm: number): RimTables {
+  const tables = {
+    startMm: new Float64Array(sets.length),
+    perStep: new Float64Array(sets.length),
+    values: new Float64Array(sets.length * PLACES),
+  };
+  sets.forEach((rims, row) => {
+    fillTable(tables, row, rims, cellMm);
+  });
+  return tables;
 }
 
 /** What is fitted: figures shared by all frames of a setting, then four a frame. */

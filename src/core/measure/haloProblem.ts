@@ -3,8 +3,8 @@ import {
   frameAt,
   heldInside,
   parametersIn,
-  rimProfile,
   rimsAt,
+  rimTables,
   CENTRE_X,
   CENTRE_Y,
   FALLOFF,
@@ -14,10 +14,11 @@ import {
   LOG_LEVEL,
   PER_FRAME,
   PER_RIM,
+  PLACES,
   RIM_RADIUS,
   type FittedRim,
   type Layout,
-  type RimProfile,
+  type RimTables,
 } from './haloModel';
 import { ROOT_EPSILON, type FrameField } from './frameField';
 import type { Problem, Sums } from './levenberg';
@@ -30,20 +31,14 @@ const NUDGE = 1e-3;
 /** A wish the fit is held to beside the frames: how far off it is, in units that count like residuals. */
 export type Wish = (rims: readonly FittedRim[]) => number;
 
-/** Light through the rims at one radius, by straight lines in the table. */
-function profileAt({ startMm, stepMm, values }: RimProfile, r: number): number {
-  const place = (r - startMm) / stepMm;
+/** Light through one set of rims at a radius, by straight lines in its table. */
+function throughAt(tables: RimTables, row: number, r: number): number {
+  const place = (r - (tables.startMm[row] as number)) * (tables.perStep[row] as number);
   if (place <= 0) return 1;
-  if (place >= values.length - 2) return 0;
-  const k = place | 0;
-  const low = values[k] as number;
-  return low + ((values[k + 1] as number) - low) * (place - k);
-}
-
-/** The profile with one rim parameter moved a little. */
-interface Nudged {
-  by: number;
-  profile: RimProfile;
+  if (place >= LAST_PLACE) return 0;
+  const at = row * PLACES + (place | 0);
+  const low = tables.values[at] as number;
+  return low + ((tables.values[at + 1] as number) - low) * (place - (place | 0));
 }
 
 interface FrameSums {
@@ -53,13 +48,13 @@ interface FrameSums {
   scale: number;
 }
 
-/** Columns of the whole problem that one frame touches: shared ones, then its own. */
+/** Columns of the whole problem that one frame touches: centre and falloff, its own, and the rims last. */
 function columnsOf({ layout, frame }: FrameSums): Int32Array {
-  const shared = RIM_RADIUS + PER_RIM * layout.rims;
   const own = frameAt(layout, frame);
-  return Int32Array.from({ length: shared + PER_FRAME }, (_, i) =>
-    i < shared ? i : own + i - shared,
-  );
+  return Int32Array.from({ length: RIMS_AT + PER_RIM * layout.rims }, (_, i) => {
+    if (i < OWN_AT) return i;
+    return i < RIMS_AT ? own + i - OWN_AT : RIM_RADIUS + i - RIMS_AT;
+  });
 }
 
 /** Parameters with one of a rim's moved a little, for a derivative; and by how much. */
@@ -73,46 +68,88 @@ function nudgedAt(p: Float64Array, index: number): { by: number; moved: Float64A
   return { by, moved };
 }
 
-function profilesAt(layout: Layout, p: Float64Array, field: FrameField, derivatives: boolean) {
-  const base = rimProfile(rimsAt(layout, p, field.softer), field.cellMm);
-  if (!derivatives) return { base, nudged: [] };
-  const nudged = Array.from({ length: layout.rims * PER_RIM }, (_, i) => {
-    const { by, moved } = nudgedAt(p, RIM_RADIUS + i);
-    return { by, profile: rimProfile(rimsAt(layout, moved, field.softer), field.cellMm) };
-  });
-  return { base, nudged };
+/** The rims of a frame, then the same with each of their parameters moved a little, for derivatives. */
+function tablesAt(layout: Layout, p: Float64Array, field: FrameField) {
+  const moves = Array.from({ length: layout.rims * PER_RIM }, (_, i) =>
+    nudgedAt(p, RIM_RADIUS + i),
+  );
+  const sets = [p, ...moves.map((m) => m.moved)].map((at) => rimsAt(layout, at, field.softer));
+  return {
+    tables: rimTables(sets, field.cellMm),
+    perNudge: Float64Array.from(moves, (m) => 1 / m.by),
+  };
+}
+
+/* Columns of one frame as constants of this file: the loop below runs millions of times. */
+const X_AT = CENTRE_X;
+const Y_AT = CENTRE_Y;
+const FALLOFF_AT = FALLOFF;
+const OWN_AT = RIM_RADIUS;
+const WALL_X_AT = OWN_AT + GRADIENT_X;
+const WALL_Y_AT = OWN_AT + GRADIENT_Y;
+const LEVEL_AT = OWN_AT + LOG_LEVEL;
+const FLOOR_AT = OWN_AT + FLOOR;
+const RIMS_AT = OWN_AT + PER_FRAME;
+const EPSILON = ROOT_EPSILON;
+const LAST_PLACE = PLACES - 2;
+
+/** Cells whose derivatives are kept together before they are added up. */
+const BLOCK = 16;
+
+/**
+ * Derivatives of some cells, column by column, and what each misses, both already weighted. Added up a
+ * block at a time: far fewer sums are fetched and put back than cell by cell.
+ */
+interface Block {
+  filled: number;
+  rows: Float64Array;
+  miss: Float64Array;
+}
+
+const emptyBlock = (columns: number): Block => ({
+  filled: 0,
+  rows: new Float64Array(columns * BLOCK),
+  miss: new Float64Array(BLOCK),
+});
+
+/** Adds a block's first `width` columns to one frame's gradient and curvature, and empties it. */
+function addBlock(
+  block: Block,
+  width: number,
+  slope: Float64Array,
+  normal: Float64Array,
+  n: number,
+): void {
+  const { filled, rows, miss } = block;
+  for (let i = 0; i < width; i += 1) {
+    const a = i * BLOCK;
+    let along = 0;
+    for (let k = 0; k < filled; k += 1) along += (rows[a + k] as number) * (miss[k] as number);
+    slope[i] = (slope[i] as number) + along;
+    for (let j = i; j < width; j += 1) {
+      const b = j * BLOCK;
+      let sum = 0;
+      for (let k = 0; k < filled; k += 1) sum += (rows[a + k] as number) * (rows[b + k] as number);
+      normal[i * n + j] = (normal[i * n + j] as number) + sum;
+    }
+  }
+  block.filled = 0;
 }
 
 /** Puts one frame's gradient and curvature in their places among all parameters. */
-function spread(
-  columns: Int32Array,
-  slope: Float64Array,
-  normal: Float64Array,
-  size: number,
-  sums: Sums,
-): void {
+function spread(columns: Int32Array, slope: Float64Array, normal: Float64Array, sums: Sums): void {
   const n = columns.length;
+  const size = sums.gradient.length;
   for (let i = 0; i < n; i += 1) {
     const a = columns[i] as number;
     sums.gradient[a] = (sums.gradient[a] as number) + (slope[i] as number);
     for (let j = i; j < n; j += 1) {
-      const at = a * size + (columns[j] as number);
+      const b = columns[j] as number;
+      const at = Math.min(a, b) * size + Math.max(a, b);
       sums.curvature[at] = (sums.curvature[at] as number) + (normal[i * n + j] as number);
     }
   }
 }
-
-const zeros = (n: number): Float64Array => new Float64Array(n);
-
-type Places = [number, number, number, number];
-
-/* Places in a row as constants of this file: the loop below runs millions of times. */
-const OWN_PLACES: Places = [GRADIENT_X, GRADIENT_Y, LOG_LEVEL, FLOOR];
-const X_AT = CENTRE_X;
-const Y_AT = CENTRE_Y;
-const FALLOFF_AT = FALLOFF;
-const RIMS_AT = RIM_RADIUS;
-const EPSILON = ROOT_EPSILON;
 
 /** Parameters of one frame by name. */
 function stateOf({ layout, frame, scale }: FrameSums, p: Float64Array) {
@@ -130,20 +167,20 @@ function stateOf({ layout, frame, scale }: FrameSums, p: Float64Array) {
 }
 
 /** Adds one frame's residuals to the sums. */
-function addFrame(given: FrameSums, p: Float64Array, sums: Sums, derivatives: boolean): void {
+function addFrame(given: FrameSums, p: Float64Array, sums: Sums): void {
   const { layout, field } = given;
-  const { base, nudged } = profilesAt(layout, p, field, derivatives);
+  const { tables, perNudge } = tablesAt(layout, p, field);
   const { cx, cy, falloff, gx, gy, level, floor, perLoss } = stateOf(given, p);
   const [D, perDiagonal] = [field.halfDiagonalMm, field.halfDiagonalMm ** -2];
   const columns = columnsOf(given);
   const n = columns.length;
-  const [gxAt, gyAt, levelAt, floorAt] = OWN_PLACES.map((i) => n - PER_FRAME + i) as Places;
-  const [row, slope, normal] = [zeros(n), zeros(n), zeros(n * n)];
-  const { startMm, values } = base;
-  const perStep = 1 / base.stepMm;
-  const lastPlace = values.length - 2;
+  const [slope, normal] = [new Float64Array(n), new Float64Array(n * n)];
+  // Most cells no rim touches: they are kept apart, and only the columns before the rims added up.
+  const [inner, outer] = [emptyBlock(RIMS_AT), emptyBlock(n)];
+  const [startMm, perStep] = [tables.startMm[0] as number, tables.perStep[0] as number];
+  const { values } = tables;
   // Inside this radius no rim, nudged or not, takes anything.
-  const open = Math.min(startMm, ...nudged.map((m) => m.profile.startMm));
+  const open = Math.min(...tables.startMm);
   let cost = 0;
   // Logarithms are dear: of products of some cells each, not of every cell.
   let product = 1;
@@ -156,7 +193,7 @@ function addFrame(given: FrameSums, p: Float64Array, sums: Sums, derivatives: bo
     let through = 1;
     let fall = 0;
     const place = (r - startMm) * perStep;
-    if (place >= lastPlace) through = 0;
+    if (place >= LAST_PLACE) through = 0;
     else if (place > 0) {
       const low = place | 0;
       const value = values[low] as number;
@@ -165,8 +202,8 @@ function addFrame(given: FrameSums, p: Float64Array, sums: Sums, derivatives: bo
       fall = rise * perStep;
     }
     const square = squareMm * perDiagonal;
-    const inner = 1 / (1 + falloff * square);
-    const natural = inner * inner;
+    const toCorner = 1 / (1 + falloff * square);
+    const natural = toCorner * toCorner;
     const wall = 1 + (gx * x + gy * y) / D;
     const bright = level * (wall > 0.02 ? wall : 0.02);
     const light = bright * (through * natural + floor);
@@ -178,47 +215,46 @@ function addFrame(given: FrameSums, p: Float64Array, sums: Sums, derivatives: bo
       cost += Math.log(product);
       product = 1;
     }
-    if (!derivatives) continue;
-    const chain = 0.5 / root;
+    const weight = Math.sqrt(perLoss / loss);
+    const chain = (0.5 * weight) / root;
     const byRadius =
-      bright * (fall * natural - through * 4 * falloff * r * inner * natural * perDiagonal) * chain;
+      bright *
+      (fall * natural - through * 4 * falloff * r * toCorner * natural * perDiagonal) *
+      chain;
     const towards = r > 1e-6 ? byRadius / r : 0;
-    row[X_AT] = -dx * towards;
-    row[Y_AT] = -dy * towards;
-    row[FALLOFF_AT] = -2 * bright * through * natural * inner * square * chain;
-    for (let i = 0; i < nudged.length; i += 1) {
-      if (r <= open) {
-        row[RIMS_AT + i] = 0;
-        continue;
-      }
-      const { by, profile } = nudged[i] as Nudged;
-      row[RIMS_AT + i] = ((profileAt(profile, r) - through) / by) * bright * natural * chain;
-    }
+    const touched = r > open;
+    const block = touched ? outer : inner;
+    const { rows, filled: at } = block;
+    block.miss[at] = weight * miss;
+    rows[X_AT * BLOCK + at] = -dx * towards;
+    rows[Y_AT * BLOCK + at] = -dy * towards;
+    rows[FALLOFF_AT * BLOCK + at] = -2 * bright * through * natural * toCorner * square * chain;
     const each = (level * (through * natural + floor) * chain) / D;
-    row[gxAt] = each * x;
-    row[gyAt] = each * y;
-    row[levelAt] = light * chain;
-    row[floorAt] = bright * chain;
-    const weight = perLoss / loss;
-    for (let i = 0; i < n; i += 1) {
-      const wi = weight * (row[i] as number);
-      if (wi === 0) continue;
-      slope[i] = (slope[i] as number) + wi * miss;
-      for (let j = i; j < n; j += 1)
-        normal[i * n + j] = (normal[i * n + j] as number) + wi * (row[j] as number);
+    rows[WALL_X_AT * BLOCK + at] = each * x;
+    rows[WALL_Y_AT * BLOCK + at] = each * y;
+    rows[LEVEL_AT * BLOCK + at] = light * chain;
+    rows[FLOOR_AT * BLOCK + at] = bright * chain;
+    if (touched) {
+      const reaches = bright * natural * chain;
+      for (let i = 0; i < perNudge.length; i += 1)
+        rows[(RIMS_AT + i) * BLOCK + at] =
+          (throughAt(tables, i + 1, r) - through) * (perNudge[i] as number) * reaches;
     }
+    block.filled = at + 1;
+    if (block.filled === BLOCK) addBlock(block, touched ? n : RIMS_AT, slope, normal, n);
   }
   cost += Math.log(product);
   sums.cost += cost;
-  if (derivatives) spread(columns, slope, normal, parametersIn(layout), sums);
+  addBlock(inner, RIMS_AT, slope, normal, n);
+  addBlock(outer, n, slope, normal, n);
+  spread(columns, slope, normal, sums);
 }
 
 /** Adds a wish about the first frame's rims, by differences. */
-function addWish(layout: Layout, wish: Wish, p: Float64Array, sums: Sums, derivatives: boolean) {
+function addWish(layout: Layout, wish: Wish, p: Float64Array, sums: Sums) {
   const size = parametersIn(layout);
   const miss = wish(rimsAt(layout, p, 1));
   sums.cost += miss * miss;
-  if (!derivatives) return;
   const touched = Array.from({ length: layout.rims * PER_RIM }, (_, i) => RIM_RADIUS + i);
   const slopes = touched.map((index) => {
     const { by, moved } = nudgedAt(p, index);
@@ -251,11 +287,11 @@ export function haloProblem({ layout, fields, scale, frozen, wish }: HaloProblem
     hold: (p) => {
       heldInside(layout, p, halfDiagonalMm);
     },
-    add: (p, sums, derivatives) => {
+    add: (p, sums) => {
       fields.forEach((field, frame) => {
-        addFrame({ layout, field, frame, scale }, p, sums, derivatives);
+        addFrame({ layout, field, frame, scale }, p, sums);
       });
-      if (wish) addWish(layout, wish, p, sums, derivatives);
+      if (wish) addWish(layout, wish, p, sums);
     },
   };
 }
@@ -267,7 +303,7 @@ export function residualsOf(
   field: FrameField,
   frame: number,
 ): Float32Array {
-  const profile = rimProfile(rimsAt(layout, p, field.softer), field.cellMm);
+  const tables = rimTables([rimsAt(layout, p, field.softer)], field.cellMm);
   const own = frameAt(layout, frame);
   const D = field.halfDiagonalMm;
   return Float32Array.from({ length: field.count }, (_, k) => {
@@ -280,7 +316,7 @@ export function residualsOf(
     const light =
       Math.exp(p[own + LOG_LEVEL] as number) *
       Math.max(0.02, wall) *
-      (profileAt(profile, r) * natural + (p[own + FLOOR] as number));
+      (throughAt(tables, 0, r) * natural + (p[own + FLOOR] as number));
     return (field.root[k] as number) - Math.sqrt(light + ROOT_EPSILON);
   });
 }

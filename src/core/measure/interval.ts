@@ -1,6 +1,6 @@
 /** How far the half-light radius may lie from its best value: a ladder of refits, not formal sigmas. */
 import { halfLightOf, type HaloFit } from './fit';
-import type { FittedRim } from './haloModel';
+import { radiusAt, type FittedRim } from './haloModel';
 import { haloProblem } from './haloProblem';
 import { minimise } from './levenberg';
 
@@ -12,7 +12,12 @@ export interface Interval {
 
 /** A rung is held to its half-light radius within about this, mm. */
 const HOLD_MM = 0.004;
-const RUNGS_MM = [0.02, 0.05, 0.12, 0.25, 0.5, 1, 2, 4, 8];
+/** The first rung, and one beyond which a frame sets no limit, mm. */
+const FIRST_RUNG_MM = 0.02;
+const LAST_RUNG_MM = 8;
+/** A rung lies at least and at most so many times as far as the one before. */
+const LEAST_GROWTH = 1.5;
+const MOST_GROWTH = 6;
 
 /**
  * Cost a rung may add and still be believed. Cells are not independent witnesses: what a fit leaves is
@@ -44,23 +49,40 @@ function rung(fit: HaloFit, softer: number, from: Float64Array, target: number) 
   return { p, added: cost - fit.rough.cost };
 }
 
+/** The best fit with its rims so many times as large, and so its half-light radius. */
+function enlarged({ layout, rough }: HaloFit, times: number): Float64Array {
+  const p = Float64Array.from(rough.p);
+  for (let k = 0; k < layout.rims; k += 1)
+    p[radiusAt(k)] = (p[radiusAt(k)] as number) + Math.log(times);
+  return p;
+}
+
 /** Distance from the best value to where the added cost passes what is believed; null where it never does. */
 function reach(fit: HaloFit, softer: number, sign: 1 | -1): number | null {
   const best = halfLightOf(softened(fit.rims, softer));
   const limit = Math.sqrt(BELIEVED_COST);
-  let from = fit.rough.p;
-  let before = { offset: 0, root: 0 };
-  for (const offset of RUNGS_MM) {
+  const start = fit.rough.p;
+  let before = { offset: 0, root: 0, p: start };
+  let offset = FIRST_RUNG_MM;
+  while (offset <= LAST_RUNG_MM) {
     const target = best + sign * offset;
     if (target <= 0) return best;
+    // Each rung starts where the line through the best fit and the rung before leads.
+    const onward = offset / before.offset;
+    const from =
+      before.offset === 0
+        ? enlarged(fit, target / best)
+        : start.map((v, i) => v + ((before.p[i] as number) - v) * onward);
     const { p, added } = rung(fit, softer, from, target);
     const root = Math.sqrt(Math.max(0, added));
     if (root >= limit) {
       const share = (limit - before.root) / Math.max(1e-9, root - before.root);
       return before.offset + (offset - before.offset) * share;
     }
-    before = { offset, root };
-    from = p;
+    before = { offset, root, p };
+    // The root grows nearly in step with the offset: aimed a little beyond where it should pass.
+    const growth = (1.1 * limit) / Math.max(1e-9, root);
+    offset *= Math.min(MOST_GROWTH, Math.max(LEAST_GROWTH, growth));
   }
   return null;
 }

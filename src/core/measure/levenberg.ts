@@ -11,8 +11,8 @@ export interface Problem {
   size: number;
   /** Parameters that stay as they are. */
   frozen: ReadonlySet<number>;
-  /** Adds up cost and, if asked, gradient and curvature at `p`. */
-  add: (p: Float64Array, sums: Sums, derivatives: boolean) => void;
+  /** Adds up cost, gradient and curvature at `p`. */
+  add: (p: Float64Array, sums: Sums) => void;
   /** Brings parameters back inside what is possible. */
   hold: (p: Float64Array) => void;
 }
@@ -83,24 +83,24 @@ export function minimise(
   let p = Float64Array.from(start);
   hold(p);
   let sums = emptySums(size);
-  add(p, sums, true);
+  add(p, sums);
   let damping = 1e-3;
   for (let i = 0; i < mostSteps && damping < MOST_DAMPING; i += 1) {
     const move = solveNormal(sums, size, damping, frozen);
     const tried = p.map((v, k) => v - (move?.[k] ?? 0));
     hold(tried);
     const there = emptySums(size);
-    if (move) add(tried, there, false);
+    // Most steps are taken, so that their derivatives are wanted and come in the same pass.
+    if (move) add(tried, there);
     if (!move || !(there.cost < sums.cost)) {
       damping *= 8;
       continue;
     }
     const gain = (sums.cost - there.cost) / sums.cost;
     p = tried;
+    sums = there;
     damping = Math.max(1e-9, damping / 6);
-    if (gain < enough) return { p, cost: there.cost };
-    sums = emptySums(size);
-    add(p, sums, true);
+    if (gain < enough) break;
   }
   return { p, cost: sums.cost };
 }

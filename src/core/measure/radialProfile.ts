@@ -57,24 +57,29 @@ export function profileRadius(profile: readonly ProfilePoint[], level: number): 
   );
 }
 
-const DIRECTIONS = 120;
-
-/** Of the cells that still get half the middle's light, the farthest in each direction from `centre`. */
-function farthestBright(grid: LightGrid, centre: Point, wall: Slope, half: number): Point[] {
-  const far = new Map<number, { point: Point; r: number }>();
+/**
+ * Of the cells that still get half the middle's light, the outermost two of each row: no circle can hold
+ * these and leave out one between them.
+ */
+function outermostBright(grid: LightGrid, wall: Slope, half: number): Point[] {
+  const points: Point[] = [];
   for (let row = 0; row < grid.rows; row += 1) {
     const y = grid.yMm[row] as number;
-    for (let column = 0; column < grid.columns; column += 1) {
-      const x = grid.xMm[column] as number;
-      const bright = Math.max(0.05, 1 + wall.xPerMm * x + wall.yPerMm * y);
-      if ((grid.light[row * grid.columns + column] as number) < half * bright) continue;
-      const [dx, dy] = [x - centre.xMm, y - centre.yMm];
-      const r = Math.hypot(dx, dy);
-      const direction = Math.floor((Math.atan2(dy, dx) / (2 * Math.PI) + 0.5) * DIRECTIONS);
-      if (r > (far.get(direction)?.r ?? 0)) far.set(direction, { point: { xMm: x, yMm: y }, r });
-    }
+    const isBright = (column: number): boolean => {
+      const bright = Math.max(
+        0.05,
+        1 + wall.xPerMm * (grid.xMm[column] as number) + wall.yPerMm * y,
+      );
+      return (grid.light[row * grid.columns + column] as number) >= half * bright;
+    };
+    let [first, last] = [0, grid.columns - 1];
+    while (first <= last && !isBright(first)) first += 1;
+    while (last > first && !isBright(last)) last -= 1;
+    if (first > last) continue;
+    for (const column of new Set([first, last]))
+      points.push({ xMm: grid.xMm[column] as number, yMm: y });
   }
-  return [...far.values()].map((f) => f.point);
+  return points;
 }
 
 const TURNS = 500;
@@ -118,5 +123,5 @@ export function lowerBoundMm(grid: LightGrid, centre: Point, wall: Slope): numbe
       middle.push((grid.light[row * grid.columns + column] as number) / bright);
     }
   const level = medianOf(middle);
-  return level > 0 ? enclosingRadius(farthestBright(grid, centre, wall, level / 2)) : 0;
+  return level > 0 ? enclosingRadius(outermostBright(grid, wall, level / 2)) : 0;
 }
