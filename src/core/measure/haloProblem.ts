@@ -179,14 +179,15 @@ function addFrame(given: FrameSums, p: Float64Array, sums: Sums): void {
   const [inner, outer] = [emptyBlock(RIMS_AT), emptyBlock(n)];
   const [startMm, perStep] = [tables.startMm[0] as number, tables.perStep[0] as number];
   const { values } = tables;
+  const { xMm, yMm, root: roots, count } = field;
   // Inside this radius no rim, nudged or not, takes anything.
   const open = Math.min(...tables.startMm);
   let cost = 0;
   // Logarithms are dear: of products of some cells each, not of every cell.
   let product = 1;
-  for (let k = 0; k < field.count; k += 1) {
-    const x = field.xMm[k] as number;
-    const y = field.yMm[k] as number;
+  for (let k = 0; k < count; k += 1) {
+    const x = xMm[k] as number;
+    const y = yMm[k] as number;
     const [dx, dy] = [x - cx, y - cy];
     const squareMm = dx * dx + dy * dy;
     const r = Math.sqrt(squareMm);
@@ -208,7 +209,7 @@ function addFrame(given: FrameSums, p: Float64Array, sums: Sums): void {
     const bright = level * (wall > 0.02 ? wall : 0.02);
     const light = bright * (through * natural + floor);
     const root = Math.sqrt(light + EPSILON);
-    const miss = root - (field.root[k] as number);
+    const miss = root - (roots[k] as number);
     const loss = 1 + miss * miss * perLoss;
     product *= loss;
     if ((k & 15) === 15) {
