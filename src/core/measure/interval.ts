@@ -28,6 +28,8 @@ const BELIEVED_COST = 6;
 /** What no frame can beat: errors of tone and model that no residual shows. Shares of the softness, mm. */
 const LEAST_MM = 0.016;
 const LEAST_SHARE_OF_SOFTNESS = 0.022;
+/** So much more of it as the softness is a share of the radius: soft rims and natural falloff look alike. */
+const MORE_FOR_SOFT_RIMS = 0.1;
 
 /** Rims as they are at an aperture that makes them `softer` times as soft. */
 const softened = (rims: readonly FittedRim[], softer: number): FittedRim[] =>
@@ -45,7 +47,7 @@ function rung(fit: HaloFit, softer: number, from: Float64Array, target: number) 
     frozen: fit.frozen,
     wish: (rims) => (halfLightOf(softened(rims, softer)) - target) / HOLD_MM,
   });
-  const { p, cost } = minimise(problem, from, 10, 1e-4);
+  const { p, cost } = minimise(problem, from, 6, 2e-4);
   return { p, added: cost - fit.rough.cost };
 }
 
@@ -99,8 +101,11 @@ function intervalOf(fit: HaloFit, softer: number, leastMm: number): Interval {
 
 /** The interval in which the half-light radius of the first frame lies with 90 % confidence, mm. */
 export function halfLightInterval(fit: HaloFit): Interval {
-  const softness = Math.min(...fit.rims.map((r) => r.softnessMm));
-  return intervalOf(fit, 1, LEAST_MM + LEAST_SHARE_OF_SOFTNESS * softness);
+  const { edgeRadiusMm, softnessMm } = fit.rims.reduce((a, b) =>
+    b.softnessMm < a.softnessMm ? b : a,
+  );
+  const share = LEAST_SHARE_OF_SOFTNESS + MORE_FOR_SOFT_RIMS * (softnessMm / edgeRadiusMm);
+  return intervalOf(fit, 1, LEAST_MM + share * softnessMm);
 }
 
 /** What two frames leave unsure of the stops between them, on 36x24, mm. */

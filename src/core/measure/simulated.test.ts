@@ -3,7 +3,15 @@
  * to 36x24 by the diagonal. `npm run bench` does the same on 200 frames up to 24 MP.
  */
 import { beforeAll, describe, expect, it } from 'vitest';
-import { drawFrame, drawRig, exposureOf, mapOf, onFullFrame } from '../../../tests/support/frames';
+import {
+  drawFrame,
+  drawRig,
+  exposureOf,
+  HELD_OUT,
+  mapOf,
+  onFullFrame,
+} from '../../../tests/support/frames';
+import { drawOtherFrame } from '../../../tests/support/otherLenses';
 import { summaryOf, type Trial } from '../../../tests/support/trials';
 import { expose } from '../bench-camera/expose';
 import { trueRadii } from '../bench-camera/rays';
@@ -23,7 +31,7 @@ describe(`${FRAMES} frames of all formats, apertures and files`, () => {
   const trials: Trial[] = [];
   beforeAll(async () => {
     for (let i = 0; i < FRAMES; i += 1) {
-      const frame = await drawFrame(i, MOST_MEGAPIXELS);
+      const frame = await drawFrame(HELD_OUT + i, MOST_MEGAPIXELS);
       const { measure } = measureFrame(frame.image, {
         sensor: frame.rig.sensor,
         tone: { kind: frame.exposure.tone },
@@ -74,6 +82,31 @@ describe(`${FRAMES} frames of all formats, apertures and files`, () => {
   });
 });
 
+describe('lenses drawn another way than those the method was made with', () => {
+  it('are measured as well: radii of the light, centre, and intervals that hold the truth', async () => {
+    const trials: Trial[] = [];
+    for (let i = 0; trials.length < 40; i += 1) {
+      const frame = await drawOtherFrame(HELD_OUT + i);
+      if (!frame) continue;
+      const { measure } = measureFrame(frame.image, {
+        sensor: frame.rig.sensor,
+        tone: { kind: frame.exposure.tone },
+        fNumber: frame.fNumber,
+      });
+      trials.push({ frame, measure });
+    }
+    const { all, slow } = summaryOf(trials);
+    expect(all.count).toBeGreaterThan(15);
+    expect(all.held).toBeGreaterThanOrEqual(0.85);
+    expect(slow.halfWithinOrHeld(0.1)).toBeGreaterThanOrEqual(0.9);
+    expect(all.centreQ95).toBeLessThan(0.05);
+    expect(all.minus1Q95).toBeLessThan(0.15);
+    expect(all.minus2Q95).toBeLessThan(0.15);
+    expect(all.boundOver).toBeLessThan(0.1);
+    expect(trials.filter((t) => t.measure.status === 'refused')).toEqual([]);
+  }, 120_000);
+});
+
 describe('two frames, wide open and f/8 to f/11', () => {
   it('predict the stops between to 0.15 mm, and the interval holds; one frame alone says it cannot', () => {
     const misses: number[] = [];
@@ -81,7 +114,7 @@ describe('two frames, wide open and f/8 to f/11', () => {
     let heldByOne = 0;
     const widths: { one: number; two: number }[] = [];
     for (let i = 0; i < 10; i += 1) {
-      const random = randomOf(500 + i);
+      const random = randomOf(HELD_OUT + i);
       const rig = drawRig(random, 0.6, 0.97);
       const tone = toneTable({ kind: 'srgb' }, 16);
       const [open, closed] = [rig.openFNumber, i % 2 ? 8 : 11];

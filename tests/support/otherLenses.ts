@@ -1,0 +1,80 @@
+/**
+ * Lenses drawn another way than those the method was made with: rims anywhere before and behind the iris,
+ * told by where they stand and how wide they are, not by what they do. None takes light from the axis.
+ */
+import { expose } from '@/core/bench-camera/expose';
+import { trueRadii, type Opening, type RayLens } from '@/core/bench-camera/rays';
+import { diagonalMm } from '@/core/optics/formats';
+import { randomOf, type Random } from '@/core/optics/random';
+import { exposureOf, FORMATS, mapOf, pick, throughJpeg, type DrawnFrame } from './frames';
+
+/** Where a ray from (rMm, 0) on the sensor towards `qMm` in the pupil meets the plane at `zMm`, mm. */
+function heightAt(lens: Omit<RayLens, 'openings'>, rMm: number, qMm: number, zMm: number): number {
+  const slope = (qMm - rMm) / lens.exitPupilMm;
+  const { zMm: groupMm, focalMm } = lens.group;
+  if (zMm < groupMm) return rMm + slope * zMm;
+  const atGroup = rMm + slope * groupMm;
+  return atGroup + (slope - atGroup / focalMm) * (zMm - groupMm);
+}
+
+/** An opening at `zMm` whose rim the ray through the pupil's middle from the edge radius just meets. */
+const openingAt = (lens: Omit<RayLens, 'openings'>, zMm: number, edgeMm: number): Opening => ({
+  zMm,
+  radiusMm: Math.abs(heightAt(lens, edgeMm, 0, zMm)),
+});
+
+function drawLens(random: Random, halfMm: number, edgeMm: number): RayLens {
+  const exitPupilMm = halfMm * random.between(1.5, 4.5);
+  const lens = {
+    exitPupilMm,
+    openFNumber: pick(random, [1.4, 2, 2.8, 4]),
+    blades: random.whole(5, 9),
+    pupilGrowth: random.between(-0.05, 0.15),
+    pupilDrift: random.between(-0.05, 0.05),
+    group: {
+      zMm: exitPupilMm + random.between(2, 14),
+      focalMm: halfMm * random.between(3, 9),
+      spherical: random.between(-0.08, 0.1),
+    },
+  };
+  const edge = () => edgeMm * random.between(1, 1.25);
+  const before = Array.from({ length: random.whole(1, 2) }, () =>
+    openingAt(lens, lens.group.zMm + random.between(15, 90), edge()),
+  );
+  const behind = Array.from({ length: random.whole(0, 2) }, () =>
+    openingAt(lens, exitPupilMm * random.between(0.2, 0.85), edge()),
+  );
+  return { ...lens, openings: [...before, ...behind] };
+}
+
+/** The f-number is what it says only if no rim is narrower than the beam to the sensor's middle. */
+const isHonest = (lens: RayLens): boolean =>
+  lens.openings.every(
+    ({ zMm, radiusMm }) =>
+      radiusMm > 1.02 * Math.abs(heightAt(lens, 0, lens.exitPupilMm / (2 * lens.openFNumber), zMm)),
+  );
+
+/** A frame of 2 MP by its number; null where no honest lens came of it, or its edge is far off the frame. */
+export async function drawOtherFrame(number: number): Promise<DrawnFrame | null> {
+  const random = randomOf(700_000 + number);
+  const sensor = pick(random, FORMATS);
+  const half = diagonalMm(sensor) / 2;
+  const lens = drawLens(random, half, half * random.between(0.6, 1.15));
+  if (!isHonest(lens)) return null;
+  const { openFNumber } = lens;
+  const [away, turn] = [random.between(0, 1), random.between(0, 2 * Math.PI)];
+  const centre = { xMm: away * Math.cos(turn), yMm: away * Math.sin(turn) };
+  const rig = { lens, sensor, openFNumber, centre };
+  const steps = Math.floor(4 * Math.log2(16 / openFNumber));
+  const fNumber = openFNumber * 2 ** (random.whole(0, steps) / 4);
+  const map = mapOf(rig, fNumber);
+  const truth = trueRadii(map);
+  if (truth.halfLight === null || truth.halfLight > 1.25 * half) return null;
+  const jpeg = random.chance(0.5);
+  const exposure = exposureOf(rig, random, {
+    depth: jpeg ? 8 : 16,
+    tone: jpeg ? 'srgb' : 'linear',
+  });
+  const taken = expose(map, exposure);
+  return { rig, fNumber, image: jpeg ? await throughJpeg(taken) : taken, truth, exposure };
+}
