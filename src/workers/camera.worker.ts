@@ -3,7 +3,7 @@ import { expose } from 'comlink';
 import { pngFile, jpegFile } from '@/core/bench-camera/encode';
 import { expose as takeFrame } from '@/core/bench-camera/expose';
 import { practiceRig, type PracticeShot } from '@/core/bench-camera/practice';
-import { lightMap } from '@/core/bench-camera/rays';
+import { lightMap, trueRadii } from '@/core/bench-camera/rays';
 import type { PixelImage } from '@/core/measure/pixels';
 
 async function encodeJpeg({ widthPx, heightPx, data }: PixelImage): Promise<Uint8Array> {
@@ -31,6 +31,11 @@ const cameraDoor = {
       shot.file === 'png' ? pngFile(image, settings) : await jpegFile(image, settings, encodeJpeg);
     const name = `practice-${shot.focalMm}mm-f${shot.fNumber}.${shot.file === 'png' ? 'png' : 'jpg'}`;
     return new File([bytes], name, { type: shot.file === 'png' ? 'image/png' : 'image/jpeg' });
+  },
+  /** Half-light radius of the hidden halo at a shot's aperture, mm; null where it lies off the sensor. */
+  hiddenHalfLight(shot: PracticeShot): number | null {
+    const { lens, reachMm } = practiceRig(shot);
+    return trueRadii(lightMap(lens, shot.fNumber, reachMm)).halfLight;
   },
 };
 

@@ -32,6 +32,7 @@ export interface FrameAnswer {
   settings: FrameSettings;
   tone: 'srgb' | 'linear' | 'curve';
   preview: boolean;
+  simulated: boolean;
   view: FrameView | null;
   grid: LightGrid | null;
   tookMs: number;
@@ -53,12 +54,13 @@ const measureDoor = {
     const bytes = new Uint8Array(await file.arrayBuffer());
     const read = await measureFile(bytes, file.name, options, decodePicture);
     if (!read.ok) return { sentence: problemText(read.problems) };
-    const { measure, evidence, settings, tone, preview } = read.value;
+    const { measure, evidence, settings, tone, preview, simulated } = read.value;
     return {
       measure,
       settings,
       tone: tone.kind,
       preview,
+      simulated,
       view: evidence ? frameView(evidence) : null,
       grid: evidence?.grid ?? null,
       tookMs: performance.now() - began,

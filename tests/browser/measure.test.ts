@@ -1,5 +1,5 @@
 /** The Measure room as a person uses it: practice on the simulated camera, own files, bad files. */
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
@@ -73,8 +73,21 @@ describe('a session on the simulated camera', () => {
   it('finds the hidden halo, gives it to the lens, and the next prediction knows it', async () => {
     await open();
     await room.press('Practise');
+    const current = () =>
+      room.driver.executeScript<string>(
+        `return document.querySelector('[aria-current="step"]')?.textContent ?? ''`,
+      );
+    await room.saying('Practice: a lens with a hidden halo');
+    expect(await current()).toContain('Take the shots');
     await room.pressStarting('Take the 2 shots');
     await allMeasured(2);
+    expect(await current()).toContain('Press “Half light at”');
+    await room.driver.findElement(By.xpath('//button[starts-with(., "Half light at")]')).click();
+    expect(await (await room.find('[role="dialog"]')).getText()).toMatch(
+      /90 %.*Measured in this frame/s,
+    );
+    await room.keys(Key.ESCAPE);
+    expect(await current()).toContain('Accept both frames');
     await pickFrame('practice-40mm-f8.jpg');
     expect(Math.abs((await halfLight()) - truthAt(8))).toBeLessThan(0.1);
     await pickFrame('practice-40mm-f2.jpg');
@@ -88,6 +101,11 @@ describe('a session on the simulated camera', () => {
       (mm) => Math.abs(mm - truthAt(2)) < 0.3,
       'the lens did not learn',
     );
+    await room.press('Uncover the halo');
+    const told = () => room.driver.findElement(By.css('ol [role="status"]')).getText();
+    await room.expectSoon(told, (t) => /f\/8: hidden/.test(t), 'nothing was uncovered');
+    expect(await told()).toContain(`f/2: hidden ${truthAt(2).toFixed(2)} mm`);
+    expect(await told()).toMatch(/f\/8: hidden \d+\.\d\d mm, found \d+\.\d\d, inside its interval/);
   }, 120_000);
 
   it('stands in the log with what had been expected, and goes out as CSV', async () => {
@@ -111,12 +129,25 @@ describe('a session on the simulated camera', () => {
     );
   });
 
-  it('any figure says why', async () => {
-    await room.driver.findElement(By.xpath('//button[starts-with(., "Half light at")]')).click();
-    expect(await (await room.find('[role="dialog"]')).getText()).toMatch(
-      /90 %.*Measured in this frame/s,
-    );
-    await room.keys(Key.ESCAPE);
+  it('a stabiliser left on is told, where frames of one setting are put together', async () => {
+    await room.press('Clear the list');
+    await room
+      .saying('leave the stabiliser on, and see what that does', 'label')
+      .then((e) => e.click());
+    await room.pressStarting('Take the 2 shots');
+    await allMeasured(2);
+    expect(await figures()).toMatch(/moved between/i);
+  });
+
+  it('frames of the simulated camera go to its own lens alone, whatever they are called', async () => {
+    await room.choose('Lens', '18–35/1.8');
+    const renamed = join(folder, 'renamed-wall.jpg');
+    copyFileSync(await fileAt(4, 'jpeg'), renamed);
+    await room.giveFile(renamed, 'Test frames');
+    await allMeasured(3);
+    await pickFrame('renamed-wall.jpg');
+    await room.choose('Shot', '18 mm f/8');
+    expect(await figures()).toContain('goes to the practice lens alone');
   });
 });
 
@@ -164,7 +195,7 @@ describe('frames from files', () => {
     expect(await room.stored()).toBe(before);
   });
 
-  it('a dark frame is refused, a street is no wall', async () => {
+  it('a dark frame is refused', async () => {
     await open();
     const dark = join(folder, 'dark.jpg');
     await sharp({ create: { width: 900, height: 676, channels: 3, background: '#020202' } })

@@ -1,5 +1,7 @@
 /** Settings as EXIF (JEITA CP-3451, from memory), into PNG and JPEG files. */
 
+import { SIMULATED_MAKER, SIMULATED_MODEL } from '../measure/cameraMark';
+
 export interface ShotSettings {
   focalMm: number;
   fNumber: number;
@@ -56,8 +58,8 @@ function rational(value: number): Uint8Array {
 export function exifBlock(shot: ShotSettings): Uint8Array {
   const time = shot.takenAt.replace(/-/g, ':');
   const main = (offset: number): Entry[] => [
-    [0x010f, 'ascii', 'Wandering Halo'],
-    [0x0110, 'ascii', 'simulated camera'],
+    [0x010f, 'ascii', SIMULATED_MAKER],
+    [0x0110, 'ascii', SIMULATED_MODEL],
     [0x0132, 'ascii', time],
     [0x8769, 'long', offset],
   ];

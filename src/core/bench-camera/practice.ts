@@ -14,6 +14,8 @@ export interface PracticeShot {
   /** ISO time of the frame. */
   takenAt: string;
   file: 'jpeg' | 'png';
+  /** The stabiliser was left on: the sensor stands elsewhere in each frame. */
+  stabiliser?: boolean;
   seed: number;
 }
 
@@ -46,6 +48,17 @@ export function practiceLens(mountId: string, sensor: FrameSize): Lens {
 }
 
 const WIDTH_PX = 2400;
+/** How far a stabiliser left on carries the sensor, share of the half-diagonal. */
+const WANDER_SHARE = 0.03;
+
+/** Where the halo's centre falls in a frame, mm. */
+function centreIn({ stabiliser, seed }: PracticeShot, half: number): Exposure['centre'] {
+  const still = { xMm: half * 0.012, yMm: -half * 0.008 };
+  if (!stabiliser) return still;
+  const turn = 2.4 * seed;
+  const by = half * WANDER_SHARE;
+  return { xMm: still.xMm + by * Math.cos(turn), yMm: still.yMm + by * Math.sin(turn) };
+}
 
 export function practiceRig(shot: PracticeShot): {
   lens: RayLens;
@@ -74,7 +87,7 @@ export function practiceRig(shot: PracticeShot): {
       widthPx: WIDTH_PX,
       heightPx: Math.round((WIDTH_PX * shot.sensor.heightMm) / shot.sensor.widthMm),
       level: 0.55,
-      centre: { xMm: half * 0.012, yMm: -half * 0.008 },
+      centre: centreIn(shot, half),
       gradient: { x: 0.03, y: -0.02 },
       noise: 0.006,
       readNoise: 0.001,

@@ -1,5 +1,6 @@
 /** Files to pixels and settings. What decodes JPEG is given from outside: a browser has its own. */
 import { fail, ok, type Result } from '../kit/problem';
+import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
 import { containerOf, largestJpeg, pngDepth, pngTone } from './container';
 import type { PixelImage } from './pixels';
 
@@ -22,6 +23,8 @@ export interface DecodedFrame {
   toldTone: 'srgb' | 'linear' | null;
   /** True where the picture is the preview of a raw file. */
   preview: boolean;
+  /** True where the file says that the simulated camera took it. */
+  simulated: boolean;
 }
 
 export const MOST_FILE_BYTES = 400e6;
@@ -41,7 +44,10 @@ const positive = (value: unknown): number | null =>
 interface ReadSettings {
   settings: FrameSettings;
   srgb: boolean;
+  simulated: boolean;
 }
+
+const NOTHING_TOLD: ReadSettings = { settings: NO_SETTINGS, srgb: false, simulated: false };
 
 /** EXIF of a file; a file without it, or with broken EXIF, has none. */
 async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
@@ -49,7 +55,7 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
     const { parse } = (await import('exifr')).default;
     const tags = (await parse(bytes, { tiff: true, exif: true, reviveValues: false })) as
       Record<string, unknown> | undefined;
-    if (!tags) return { settings: NO_SETTINGS, srgb: false };
+    if (!tags) return NOTHING_TOLD;
     const time = tags.DateTimeOriginal ?? tags.ModifyDate;
     const fNumber = positive(tags.FNumber);
     return {
@@ -64,9 +70,10 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
             : null,
       },
       srgb: tags.ColorSpace === 1,
+      simulated: tags.Make === SIMULATED_MAKER && tags.Model === SIMULATED_MODEL,
     };
   } catch {
-    return { settings: NO_SETTINGS, srgb: false };
+    return NOTHING_TOLD;
   }
 }
 
@@ -144,7 +151,7 @@ export async function decodeFrame(
     const { image, preview } = found;
     if (image.widthPx * image.heightPx > MOST_PIXELS)
       return fail('tooLarge', '', `${name} has more than ${MOST_PIXELS / 1e6} million pixels.`);
-    const { settings, srgb } = await readSettings(bytes);
+    const { settings, srgb, simulated } = await readSettings(bytes);
     const container = containerOf(bytes);
     const told = container === 'png' ? pngTone(bytes) : null;
     return ok({
@@ -152,6 +159,7 @@ export async function decodeFrame(
       settings,
       toldTone: told ?? (srgb ? 'srgb' : null),
       preview,
+      simulated,
     });
   } catch {
     return fail('picture', '', whole);

@@ -21,6 +21,8 @@ export interface FileMeasure {
   settings: FrameSettings;
   tone: Tone;
   preview: boolean;
+  /** True where the file says that the simulated camera took it. */
+  simulated: boolean;
   widthPx: number;
   heightPx: number;
 }
@@ -97,9 +99,16 @@ export async function measureFile(
 ): Promise<Result<FileMeasure>> {
   const decoded = await decodeFrame(bytes, name, decodePicture);
   if (!decoded.ok) return decoded;
-  const { image, settings, preview } = decoded.value;
+  const { image, settings, preview, simulated } = decoded.value;
   const fNumber = options.fNumber ?? settings.fNumber;
   const measured = toned(decoded.value, { ...options, fNumber });
   const { widthPx, heightPx } = image;
-  return ok({ ...measured, settings: { ...settings, fNumber }, preview, widthPx, heightPx });
+  return ok({
+    ...measured,
+    settings: { ...settings, fNumber },
+    preview,
+    simulated,
+    widthPx,
+    heightPx,
+  });
 }

@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
 import type { Judgement } from '@/core/kit/judgement';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
@@ -11,7 +10,7 @@ import { EntryField } from '@/ui/form/EntryField';
 import { PHONE } from '@/ui/theme/type';
 import { figureRows, whyOf, type FrameReading } from './figures';
 import { isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
-import type { Session } from './session';
+import { isPractice, type Session } from './session';
 import type { Frames } from './useFrames';
 
 const Panel = styled.section`
@@ -81,21 +80,20 @@ interface FramePanelProps {
   /** Ids of the log's entries: undo may have taken one out again. */
   logged: ReadonlySet<string>;
   onKeep: (keep: Keep) => void;
+  /** A figure was asked why. */
+  onAsked: () => void;
 }
 
-const SIMULATED = /^practice-\d/;
-
 /** Why a frame cannot go to the lens; null where it can. */
-function heldBack(frame: Frame, { lens }: Session): string | null {
-  const simulated = SIMULATED.test(frame.file.name);
-  if (simulated && lens.maker !== PRACTICE_MAKER)
+function heldBack(frame: Frame, session: Session): string | null {
+  if (frame.answer?.simulated && !isPractice(session))
     return 'A frame of the simulated camera goes to the practice lens alone.';
   if (frame.answer?.measure.status !== 'measured')
     return 'Only a frame with the halo’s edge in it can go to the lens.';
   return null;
 }
 
-function Keeping(props: Omit<FramePanelProps, 'judgement'>) {
+function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
   const { frame, frames, session, logged, onKeep } = props;
   const [note, setNote] = useState('');
   const setting = settingOf(frame, session);
@@ -132,7 +130,7 @@ function Keeping(props: Omit<FramePanelProps, 'judgement'>) {
 
 /** What one frame says, what is wrong with it, and what to do with it. */
 export function FramePanel(props: FramePanelProps) {
-  const { frame, frames, session, judgement, logged, onKeep } = props;
+  const { frame, frames, session, judgement, logged, onKeep, onAsked } = props;
   const [asked, setAsked] = useState<{ reading: FrameReading; pressed: HTMLElement } | null>(null);
   const { answer } = frame;
   const shot = shotOf(frame, session);
@@ -163,7 +161,10 @@ export function FramePanel(props: FramePanelProps) {
             <WhyRow
               key={row.reading}
               {...row}
-              onAsk={(reading, pressed) => setAsked({ reading, pressed })}
+              onAsk={(reading, pressed) => {
+                setAsked({ reading, pressed });
+                onAsked();
+              }}
             />
           ))}
           {answer.measure.warnings.length > 0 && (

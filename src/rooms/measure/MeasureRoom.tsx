@@ -17,10 +17,11 @@ import { FrameList } from './FrameList';
 import { FramePanel, type Keep } from './FramePanel';
 import type { Frame } from './frames';
 import { FramePicture } from './FramePicture';
+import { Guide } from './Guide';
 import { keepFrames } from './keep';
 import { Log } from './Log';
 import { SessionPanel } from './SessionPanel';
-import { sessionOf, type Session, type SessionChoice } from './session';
+import { isPractice, sessionOf, type Session, type SessionChoice } from './session';
 import { useFrames, type Frames } from './useFrames';
 import { usePractice } from './usePractice';
 
@@ -219,6 +220,24 @@ function ViewBar({ view, onView, count, residual, onResidual }: ViewBarProps) {
   );
 }
 
+/** How the session's files are read. */
+const useFileOptions = ({ mode: { widthMm, heightMm }, tone }: Session) =>
+  useMemo<FileOptions>(() => ({ sensor: { widthMm, heightMm }, tone }), [widthMm, heightMm, tone]);
+
+/** What is looked at, by press and by key. */
+function useViews(shell: Shell, step: (by: number) => void) {
+  const [view, setView] = useState<'frames' | 'log'>('frames');
+  const [residual, setResidual] = useState(false);
+  useShellKeys(shell, {
+    f: () => setView('frames'),
+    l: () => setView('log'),
+    e: () => setResidual((on) => !on),
+    '[': () => step(-1),
+    ']': () => step(1),
+  });
+  return { view, setView, residual, setResidual };
+}
+
 interface OpenSessionProps {
   workspace: Workspace;
   shell: Shell;
@@ -229,29 +248,15 @@ interface OpenSessionProps {
 
 function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessionProps) {
   const { tell } = shell;
-  const [view, setView] = useState<'frames' | 'log'>('frames');
-  const [residual, setResidual] = useState(false);
-  const options = useMemo<FileOptions>(
-    () => ({
-      sensor: { widthMm: session.mode.widthMm, heightMm: session.mode.heightMm },
-      tone: session.tone,
-    }),
-    [session],
-  );
-  const frames = useFrames(options);
+  const [hasAsked, setHasAsked] = useState(false);
+  const frames = useFrames(useFileOptions(session));
   const logged = useMemo(
     () => new Set(workspace.measurements.map((m) => m.id)),
     [workspace.measurements],
   );
   const practice = usePractice(tell);
   const { chosen, choose, step } = useChosen(frames.frames);
-  useShellKeys(shell, {
-    f: () => setView('frames'),
-    l: () => setView('log'),
-    e: () => setResidual((on) => !on),
-    '[': () => step(-1),
-    ']': () => step(1),
-  });
+  const { view, setView, residual, setResidual } = useViews(shell, step);
   const said = (work: Promise<string>) =>
     guarded(tell, async () => tell({ kind: 'said', text: await work }));
   const practise = () =>
@@ -267,6 +272,17 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
         frames={frames}
         practice={practice}
         onPractise={practise}
+        guide={
+          isPractice(session) && (
+            <Guide
+              session={session}
+              frames={frames.frames}
+              practice={practice}
+              hasAsked={hasAsked}
+              logged={logged}
+            />
+          )
+        }
       />
       <Middle aria-label="Frames and log">
         <ViewBar
@@ -298,6 +314,7 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
           judgement={workspace.judgement}
           logged={logged}
           onKeep={(what: Keep) => said(keepFrames(what, frames, session, logged))}
+          onAsked={() => setHasAsked(true)}
         />
       )}
     </Columns>

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
 import { fullName } from '@/core/kit/body';
-import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
 import type { Workspace } from '@/core/kit/workspace';
 import { ActingButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
@@ -13,9 +12,16 @@ import { FlagField } from '@/ui/form/FlagField';
 import { engraved, PHONE } from '@/ui/theme/type';
 import type { Frames } from './useFrames';
 import { shotOf } from './frames';
-import { readTicks, tickOf, writeTicks, type Session, type SessionChoice } from './session';
+import {
+  isPractice,
+  readTicks,
+  tickOf,
+  writeTicks,
+  type Session,
+  type SessionChoice,
+} from './session';
 import { ToneChoice } from './ToneChoice';
-import type { usePractice } from './usePractice';
+import type { Practice } from './usePractice';
 
 const Panel = styled.section`
   overflow-y: auto;
@@ -109,8 +115,10 @@ interface SessionPanelProps {
   choice: SessionChoice;
   onChoice: (change: Partial<SessionChoice>) => void;
   frames: Frames;
-  practice: ReturnType<typeof usePractice>;
+  practice: Practice;
   onPractise: () => void;
+  /** The guide of the practice lens; nothing for others. */
+  guide: React.ReactNode;
 }
 
 /** The shots, each ticked by hand or by the frame that is it. */
@@ -203,22 +211,23 @@ function GearChoices({
 }
 
 /** The simulated camera, and the list on paper. */
-function ShotActs(props: Omit<SessionPanelProps, 'choice' | 'workspace' | 'onChoice'>) {
+function ShotActs(
+  props: Pick<SessionPanelProps, 'session' | 'frames' | 'practice' | 'onPractise'>,
+) {
   const { session, frames, practice, onPractise } = props;
-  const isPractice = session.lens.maker === PRACTICE_MAKER;
   return (
     <Acts>
-      {isPractice ? (
+      {isPractice(session) ? (
         <>
           <MainButton
             isDisabled={practice.taking}
-            onPress={() => practice.take(session, session.shots, 'jpeg', (f) => frames.add([f]))}
+            onPress={() => practice.take(session, 'jpeg', (f) => frames.add([f]))}
           >
             {practice.taking ? 'Taking…' : `Take the ${session.shots.length} shots`}
           </MainButton>
           <TextButton
             isDisabled={practice.taking}
-            onPress={() => practice.take(session, session.shots, 'png', (f) => frames.add([f]))}
+            onPress={() => practice.take(session, 'png', (f) => frames.add([f]))}
           >
             as 16-bit PNG
           </TextButton>
@@ -239,6 +248,7 @@ export function SessionPanel(props: SessionPanelProps) {
   return (
     <Panel aria-label="Session">
       <GearChoices workspace={workspace} session={session} onChoice={onChoice} />
+      {props.guide}
       <ToneChoice tone={choice.tone} onTone={(tone) => onChoice({ tone })} frames={frames} />
       <Fold title="How to shoot" summary="">
         <Rules>

@@ -72,6 +72,6 @@ export async function keepFrames(
   await keepGrids(pairs);
   for (const [f, entry] of pairs) frames.set(f.id, { measurementId: entry.id });
   return toLens
-    ? `${lens.name} has a measured sample more, from ${together.length === 1 ? 'one frame' : `${together.length} frames`}.`
+    ? `${lens.name} has one more measured sample, from ${together.length === 1 ? 'one frame' : `${together.length} frames`}.`
     : 'It is in the log.';
 }

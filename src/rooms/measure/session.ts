@@ -1,4 +1,5 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
+import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
 import type { Body, Mode } from '@/core/kit/body';
 import type { Lens } from '@/core/kit/lens';
 import type { Workspace } from '@/core/kit/workspace';
@@ -20,6 +21,9 @@ export interface Session {
   shots: Shot[];
   tone: Tone | 'auto';
 }
+
+/** Whether the session is about the simulated camera's lens. */
+export const isPractice = ({ lens }: Session): boolean => lens.maker === PRACTICE_MAKER;
 
 export const areaOf = (mode: Mode): number => mode.widthMm * mode.heightMm;
 

@@ -1,8 +1,8 @@
 'use client';
-import { wrap } from 'comlink';
+import { wrap, type Remote } from 'comlink';
 import { useState } from 'react';
 import type { Mount } from '@/core/kit/mount';
-import { practiceLens } from '@/core/bench-camera/practice';
+import { practiceLens, type PracticeShot } from '@/core/bench-camera/practice';
 import type { Shot } from '@/core/measure/shotList';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
@@ -16,9 +16,38 @@ export const localTime = (): string => {
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 19);
 };
 
+/** What the simulated camera had hidden at one aperture. */
+export interface Hidden {
+  fNumber: number;
+  halfLightMm: number | null;
+}
+
+/** Lends the camera's worker out for some work, and closes it. */
+async function withCamera(work: (camera: Remote<CameraDoor>) => Promise<void>): Promise<void> {
+  const worker = new Worker(new URL('../../workers/camera.worker.ts', import.meta.url), {
+    type: 'module',
+  });
+  try {
+    await work(wrap<CameraDoor>(worker));
+  } finally {
+    worker.terminate();
+  }
+}
+
+const shotOf = ({ mode }: Session, { focalMm, fNumber }: Shot, seed: number): PracticeShot => ({
+  sensor: { widthMm: mode.widthMm, heightMm: mode.heightMm },
+  focalMm,
+  fNumber,
+  takenAt: localTime(),
+  file: 'jpeg',
+  seed,
+});
+
 /** The simulated camera: a lens with a hidden halo, and frames of it on demand. */
 export function usePractice(tell: Tell) {
   const [taking, setTaking] = useState(false);
+  const [stabiliser, setStabiliser] = useState(false);
+  const [hidden, setHidden] = useState<readonly Hidden[] | null>(null);
   /** Puts the practice lens into the kit, in the body's own mount; answers its id. */
   const begin = (session: Session, mounts: readonly Mount[], onLens: (id: string) => void) =>
     guarded(tell, async () => {
@@ -29,38 +58,36 @@ export function usePractice(tell: Tell) {
       const lens = practiceLens(mountId, { widthMm: mode.widthMm, heightMm: mode.heightMm });
       if (!(await db.lenses.get(lens.id)))
         await commit(db, 'Add the practice lens', [{ table: 'lenses', id: lens.id, after: lens }]);
+      setHidden(null);
       onLens(lens.id);
     });
-  /** Takes shots one after another and hands them over as files. */
-  const take = (
-    { mode }: Session,
-    shots: readonly Shot[],
-    file: 'jpeg' | 'png',
-    onFile: (file: File) => void,
-  ) =>
+  /** Takes the session's shots one after another and hands them over as files. */
+  const take = (session: Session, file: 'jpeg' | 'png', onFile: (file: File) => void) =>
     guarded(tell, async () => {
       setTaking(true);
-      const worker = new Worker(new URL('../../workers/camera.worker.ts', import.meta.url), {
-        type: 'module',
-      });
       try {
-        const camera = wrap<CameraDoor>(worker);
-        for (const [i, shot] of shots.entries()) {
-          onFile(
-            await camera.take({
-              sensor: { widthMm: mode.widthMm, heightMm: mode.heightMm },
-              focalMm: shot.focalMm,
-              fNumber: shot.fNumber,
-              takenAt: localTime(),
-              file,
-              seed: i + 1,
-            }),
-          );
-        }
+        await withCamera(async (camera) => {
+          for (const [i, shot] of session.shots.entries())
+            onFile(await camera.take({ ...shotOf(session, shot, i + 1), file, stabiliser }));
+        });
       } finally {
-        worker.terminate();
         setTaking(false);
       }
     });
-  return { taking, begin, take };
+  /** Tells what was hidden at the session's apertures. */
+  const uncover = (session: Session) =>
+    guarded(tell, () =>
+      withCamera(async (camera) => {
+        const found: Hidden[] = [];
+        for (const shot of session.shots)
+          found.push({
+            fNumber: shot.fNumber,
+            halfLightMm: await camera.hiddenHalfLight(shotOf(session, shot, 1)),
+          });
+        setHidden(found);
+      }),
+    );
+  return { taking, stabiliser, setStabiliser, hidden, begin, take, uncover };
 }
+
+export type Practice = ReturnType<typeof usePractice>;
