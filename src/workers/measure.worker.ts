@@ -2,7 +2,12 @@
 import { expose } from 'comlink';
 import type { HaloSample } from '@/core/kit/haloSample';
 import { problemText } from '@/core/kit/problem';
-import { decodeFrame, type FrameSettings, type PictureDecoder } from '@/core/measure/decode';
+import {
+  decodeFrame,
+  tooLarge,
+  type FrameSettings,
+  type PictureDecoder,
+} from '@/core/measure/decode';
 import { fitHalo } from '@/core/measure/fit';
 import { frameView, type FrameView } from '@/core/measure/frameView';
 import { measureFile, type FileOptions } from '@/core/measure/measureFile';
@@ -51,6 +56,9 @@ const measureDoor = {
   /** Measures one file; a file that cannot be read is told in a sentence. */
   async measure(file: File, options: FileOptions): Promise<FrameAnswer | FrameRefusal> {
     const began = performance.now();
+    // Before it is read: so much need not fit in memory.
+    const large = tooLarge(file.name, file.size);
+    if (large) return { sentence: large };
     const bytes = new Uint8Array(await file.arrayBuffer());
     const read = await measureFile(bytes, file.name, options, decodePicture);
     if (!read.ok) return { sentence: problemText(read.problems) };

@@ -1,77 +1,24 @@
 /** The Measure room as a person uses it: practice on the simulated camera, own files, bad files. */
-import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { copyFileSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
-import { jpegFile, pngFile } from '../../src/core/bench-camera/encode';
-import { expose } from '../../src/core/bench-camera/expose';
-import { lightMap, trueRadii } from '../../src/core/bench-camera/rays';
-import { practiceRig, type PracticeShot } from '../../src/core/bench-camera/practice';
 import { seriousFindings, setTheme } from './axe';
-import { KitPage } from './kitPage';
+import { fileAt, folder, MeasurePage, truthAt } from './measurePage';
 
-const folder = mkdtempSync(join(tmpdir(), 'halo-measure-'));
-/** The demo's largest stills body, which the room begins with. */
-const SENSOR = { widthMm: 43.8, heightMm: 32.9 };
-let room: KitPage;
+let room: MeasurePage;
 
 beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
-  room = new KitPage(driver, inject('demoUrl'), downloads);
+  room = new MeasurePage(driver, inject('demoUrl'), downloads);
 });
 afterAll(() => room.driver.quit());
 
-const open = async () => {
-  await room.open('/measure');
-  await room.find('section[aria-label="Session"]');
-};
-const frameCount = () =>
-  room.driver.executeScript<string>(
-    `return document.querySelector('section[aria-label="Frames"] [role="status"]')?.textContent ?? ''`,
-  );
-const allMeasured = (n: number) =>
-  room.driver.wait(async () => (await frameCount()) === `${n} frames`, 90_000, `not ${n} measured`);
-const figures = async () => (await room.find('section[aria-label="Frame"]')).getText();
-const halfLight = async () => Number(/Half light at\s+(\d+\.\d+) mm/.exec(await figures())?.[1]);
-const pickFrame = async (name: string) => {
-  const path = `//section[@aria-label="Frames"]//button[starts-with(normalize-space(.), "${name}")]`;
-  await room.driver.findElement(By.xpath(path)).click();
-};
-
-const shotAt = (fNumber: number, file: 'jpeg' | 'png'): PracticeShot => ({
-  sensor: SENSOR,
-  focalMm: 40,
-  fNumber,
-  takenAt: '2026-05-12T09:30:00',
-  file,
-  seed: 5,
-});
-const truthAt = (fNumber: number) => {
-  const { lens, reachMm } = practiceRig(shotAt(fNumber, 'png'));
-  return trueRadii(lightMap(lens, fNumber, reachMm)).halfLight ?? Number.NaN;
-};
-const fileAt = async (fNumber: number, kind: 'jpeg' | 'png') => {
-  const { lens, exposure, settings, reachMm } = practiceRig(shotAt(fNumber, kind));
-  const image = expose(lightMap(lens, fNumber, reachMm), exposure);
-  const bytes =
-    kind === 'png'
-      ? pngFile(image, settings)
-      : await jpegFile(image, settings, async ({ data, widthPx, heightPx }) =>
-          sharp(data as Uint8Array, { raw: { width: widthPx, height: heightPx, channels: 3 } })
-            .jpeg({ quality: 93 })
-            .toBuffer(),
-        );
-  const path = join(folder, `wall-f${fNumber}.${kind === 'png' ? 'png' : 'jpg'}`);
-  writeFileSync(path, bytes);
-  return path;
-};
-
 describe('a session on the simulated camera', () => {
   it('finds the hidden halo, gives it to the lens, and the next prediction knows it', async () => {
-    await open();
+    await room.openMeasure();
     await room.press('Practise');
     const current = () =>
       room.driver.executeScript<string>(
@@ -80,7 +27,7 @@ describe('a session on the simulated camera', () => {
     await room.saying('Practice: a lens with a hidden halo');
     expect(await current()).toContain('Take the shots');
     await room.pressStarting('Take the 2 shots');
-    await allMeasured(2);
+    await room.allMeasured(2);
     expect(await current()).toContain('Press “Half light at”');
     await room.driver.findElement(By.xpath('//button[starts-with(., "Half light at")]')).click();
     expect(await (await room.find('[role="dialog"]')).getText()).toMatch(
@@ -88,16 +35,16 @@ describe('a session on the simulated camera', () => {
     );
     await room.keys(Key.ESCAPE);
     expect(await current()).toContain('Accept both frames');
-    await pickFrame('practice-40mm-f8.jpg');
-    expect(Math.abs((await halfLight()) - truthAt(8))).toBeLessThan(0.1);
-    await pickFrame('practice-40mm-f2.jpg');
-    expect(Math.abs((await halfLight()) - truthAt(2))).toBeLessThan(0.3);
-    const expectedBefore = Number(/Was expected at\s+(\d+\.\d+) mm/.exec(await figures())?.[1]);
+    await room.pickFrame('practice-40mm-f8.jpg');
+    expect(Math.abs((await room.halfLight()) - truthAt(8))).toBeLessThan(0.1);
+    await room.pickFrame('practice-40mm-f2.jpg');
+    expect(Math.abs((await room.halfLight()) - truthAt(2))).toBeLessThan(0.3);
+    const expectedBefore = await room.expectedAt();
     expect(Math.abs(expectedBefore - truthAt(2))).toBeGreaterThan(0.5);
     await room.pressStarting('Accept 2 frames');
     await room.saying('It is in the log. Undo takes it out again.');
     await room.expectSoon(
-      async () => Number(/Was expected at\s+(\d+\.\d+) mm/.exec(await figures())?.[1]),
+      async () => await room.expectedAt(),
       (mm) => Math.abs(mm - truthAt(2)) < 0.3,
       'the lens did not learn',
     );
@@ -115,7 +62,7 @@ describe('a session on the simulated camera', () => {
     await room.press('Save as CSV');
     const { text } = await room.download('.csv');
     const [head, ...rows] = text.trim().split('\r\n');
-    expect(head).toMatch(/^takenAt,lens,focalMm,fNumber/);
+    expect(head).toMatch(/^takenAt,lens,between,focalMm,fNumber/);
     expect(rows).toHaveLength(2);
     await room.keys('f');
   });
@@ -135,8 +82,8 @@ describe('a session on the simulated camera', () => {
       .saying('leave the stabiliser on, and see what that does', 'label')
       .then((e) => e.click());
     await room.pressStarting('Take the 2 shots');
-    await allMeasured(2);
-    expect(await figures()).toMatch(/moved between/i);
+    await room.allMeasured(2);
+    expect(await room.figures()).toMatch(/moved between/i);
   });
 
   it('frames of the simulated camera go to its own lens alone, whatever they are called', async () => {
@@ -144,25 +91,25 @@ describe('a session on the simulated camera', () => {
     const renamed = join(folder, 'renamed-wall.jpg');
     copyFileSync(await fileAt(4, 'jpeg'), renamed);
     await room.giveFile(renamed, 'Test frames');
-    await allMeasured(3);
-    await pickFrame('renamed-wall.jpg');
+    await room.allMeasured(3);
+    await room.pickFrame('renamed-wall.jpg');
     await room.choose('Shot', '18 mm f/8');
-    expect(await figures()).toContain('goes to the practice lens alone');
+    expect(await room.figures()).toContain('goes to the practice lens alone');
   });
 });
 
 describe('frames from files', () => {
   it('JPEG and 16-bit PNG are measured, matched with the list, and kept in the log alone', async () => {
-    await open();
+    await room.openMeasure();
     const paths = [await fileAt(5.6, 'jpeg'), await fileAt(8, 'png')];
     await room.giveFile(paths.join('\n'), 'Test frames');
-    await allMeasured(2);
+    await room.allMeasured(2);
     for (const [name, n] of [
       ['wall-f5.6.jpg', 5.6],
       ['wall-f8.png', 8],
     ] as const) {
-      await pickFrame(name);
-      expect(Math.abs((await halfLight()) - truthAt(n))).toBeLessThan(0.1);
+      await room.pickFrame(name);
+      expect(Math.abs((await room.halfLight()) - truthAt(n))).toBeLessThan(0.1);
     }
     await room.choose('Shot', '100 mm f/8');
     await room.press('Keep in the log only');
@@ -180,34 +127,89 @@ describe('frames from files', () => {
     ],
     ['cut.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 1, 2]), /cannot be read/],
   ])('%s is told in a sentence, and the others are measured', async (name, bytes, sentence) => {
-    await open();
+    await room.openMeasure();
     const before = await room.stored();
     const bad = join(folder, name);
     writeFileSync(bad, bytes);
     await room.giveFile([bad, join(folder, 'wall-f5.6.jpg')].join('\n'), 'Test frames');
-    await allMeasured(2);
+    await room.allMeasured(2);
     const row = await room.driver.findElement(
       By.css(`section[aria-label="Frames"] button[title*="${name}"]`),
     );
     expect(await row.getAttribute('title')).toMatch(sentence);
-    await pickFrame('wall-f5.6.jpg');
-    expect(await halfLight()).toBeGreaterThan(20);
+    await room.pickFrame('wall-f5.6.jpg');
+    expect(await room.halfLight()).toBeGreaterThan(20);
+    expect(await room.stored()).toBe(before);
+  });
+
+  it('a file too large to read is told at once', async () => {
+    await room.openMeasure();
+    const huge = join(folder, 'huge.tif');
+    writeFileSync(huge, '');
+    truncateSync(huge, 401e6);
+    await room.giveFile(huge, 'Test frames');
+    await room.allMeasured(1);
+    expect(await (await room.find('section[aria-label="Frame"]')).getText()).toContain(
+      'huge.tif is larger than 400 MB.',
+    );
+  });
+
+  it('a worker that breaks is told, and the next frame is measured by a new one', async () => {
+    await room.openMeasure();
+    await room.driver.executeScript(`
+      const Whole = window.Worker;
+      window.Worker = class extends Whole {
+        constructor(...given) {
+          super(...given);
+          if (!window.hasBroken) setTimeout(() => this.dispatchEvent(new ErrorEvent('error')), 20);
+          window.hasBroken = true;
+        }
+      };`);
+    const path = join(folder, 'wall-f5.6.jpg');
+    await room.giveFile([path, path].join('\n'), 'Test frames');
+    await room.allMeasured(2);
+    const rows = await room.driver.findElements(
+      By.css('section[aria-label="Frames"] li button[title]'),
+    );
+    const titles = await Promise.all(rows.map((r) => r.getAttribute('title')));
+    expect(titles).toEqual([
+      expect.stringContaining('The measuring stopped on this file'),
+      expect.stringMatching(/^r \d+\.\d\d mm$/),
+    ]);
+  });
+
+  it('where no room is left it says so, and neither log nor lens is changed', async () => {
+    await room.openMeasure();
+    await room.giveFile(join(folder, 'wall-f5.6.jpg'), 'Test frames');
+    await room.allMeasured(1);
+    await room.choose('Shot', '100 mm f/8');
+    const before = await room.stored();
+    await room.driver.executeScript(`
+      for (const write of ['put', 'add'])
+        IDBObjectStore.prototype[write] = () => { throw new DOMException('full', 'QuotaExceededError'); };`);
+    await room.press('Keep in the log only');
+    await room.expectSoon(
+      () => room.notice(),
+      (t) => /no room left/i.test(t),
+      'nothing was said',
+    );
+    await room.open('/measure');
     expect(await room.stored()).toBe(before);
   });
 
   it('a dark frame is refused', async () => {
-    await open();
+    await room.openMeasure();
     const dark = join(folder, 'dark.jpg');
     await sharp({ create: { width: 900, height: 676, channels: 3, background: '#020202' } })
       .jpeg()
       .toFile(dark);
     await room.giveFile(dark, 'Test frames');
-    await allMeasured(1);
-    expect(await figures()).toMatch(/Refused.*too dark/s);
+    await room.allMeasured(1);
+    expect(await room.figures()).toMatch(/Refused.*too dark/s);
   });
 
   it('thirty frames queue while the screen stays alive, and can be stopped', async () => {
-    await open();
+    await room.openMeasure();
     const path = join(folder, 'wall-f5.6.jpg');
     await room.driver.executeScript(`
       window.longest = 0; let last = performance.now();
@@ -217,21 +219,29 @@ describe('frames from files', () => {
     for (let i = 0; i < 3; i += 1) {
       await room.giveFile(Array.from({ length: 10 }, () => path).join('\n'), 'Test frames');
     }
-    await room.expectSoon(frameCount, (t) => /^[3-9] of 30/.test(t), 'the queue does not move');
+    await room.expectSoon(
+      () => room.frameCount(),
+      (t) => /^[3-9] of 30/.test(t),
+      'the queue does not move',
+    );
     expect(await room.driver.executeScript<number>('return window.longest')).toBeLessThan(600);
     await room.press('Stop');
-    await room.expectSoon(frameCount, (t) => /^\d+ frames$/.test(t), 'it did not stop');
+    await room.expectSoon(
+      () => room.frameCount(),
+      (t) => /^\d+ frames$/.test(t),
+      'it did not stop',
+    );
     await room.press('Clear the list');
   }, 90_000);
 });
 
 describe('for everyone', () => {
   it.each(['dark', 'daylight'])('%s theme has no serious finding', async (theme) => {
-    await open();
+    await room.openMeasure();
     await setTheme(room.driver, theme);
     expect(await seriousFindings(room.driver)).toEqual([]);
     await room.giveFile(join(folder, 'wall-f5.6.jpg'), 'Test frames');
-    await allMeasured(1);
+    await room.allMeasured(1);
     await room.find('.recharts-line');
     expect(await seriousFindings(room.driver)).toEqual([]);
     await room.keys('l');
@@ -243,9 +253,9 @@ describe('for everyone', () => {
     [390, 844],
   ])('nothing runs out sideways at %ix%i', async (width, height) => {
     await setSize(room.driver, width, height);
-    await open();
+    await room.openMeasure();
     await room.giveFile(join(folder, 'wall-f5.6.jpg'), 'Test frames');
-    await allMeasured(1);
+    await room.allMeasured(1);
     const sideways = await room.driver.executeScript<number>(
       'return document.documentElement.scrollWidth - innerWidth',
     );

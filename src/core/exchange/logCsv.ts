@@ -9,6 +9,7 @@ const figure = (v: number | null | undefined): string =>
 const HEAD = [
   'takenAt',
   'lens',
+  'between',
   'focalMm',
   'fNumber',
   'focusM',
@@ -29,11 +30,13 @@ const HEAD = [
 
 export function logCsv(
   entries: readonly Measurement[],
-  lensName: ReadonlyMap<string, string>,
+  /** Names of lenses and parts by id. */
+  names: ReadonlyMap<string, string>,
 ): string {
   const rows = entries.map((m) => [
     m.takenAt,
-    guarded(lensName.get(m.lensId) ?? m.lensId),
+    guarded(names.get(m.lensId) ?? m.lensId),
+    guarded(m.partIds.map((id) => names.get(id) ?? id).join(' + ')),
     figure(m.focalMm),
     figure(m.fNumber),
     figure(m.focusM),

@@ -18,6 +18,8 @@ export interface Measurement {
   bodyId: string;
   modeId: string;
   lensId: string;
+  /** What stood between lens and body, scene to sensor. */
+  partIds: string[];
   /** ISO time of the frame, or of its measuring where the file tells none. */
   takenAt: string;
   focalMm: number;
@@ -68,6 +70,7 @@ export const measurementSchema = record<Measurement>(
     bodyId: ID,
     modeId: ID,
     lensId: ID,
+    partIds: listOf(ID, 12, { default: [] }),
     takenAt: text(40, { pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}' }),
     focalMm: FOCAL_MM,
     fNumber: F_NUMBER,
@@ -99,6 +102,7 @@ export const measurementExample: Measurement = {
   bodyId: 'b-24',
   modeId: 'open',
   lensId: 'w1835',
+  partIds: [],
   takenAt: '2026-05-12T09:30:00',
   focalMm: 18,
   fNumber: 1.8,

@@ -27,7 +27,7 @@ export interface DecodedFrame {
   simulated: boolean;
 }
 
-export const MOST_FILE_BYTES = 400e6;
+const MOST_FILE_BYTES = 400e6;
 export const MOST_PIXELS = 200e6;
 
 const NO_SETTINGS: FrameSettings = {
@@ -135,6 +135,10 @@ async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
   }
 }
 
+/** Why a file of so many bytes is not read at all; null where it is. */
+export const tooLarge = (name: string, bytes: number): string | null =>
+  bytes > MOST_FILE_BYTES ? `${name} is larger than ${MOST_FILE_BYTES / 1e6} MB.` : null;
+
 /** Reads a frame's file, whatever it is; the sentence of a failure names the file. */
 export async function decodeFrame(
   bytes: Uint8Array,
@@ -142,8 +146,8 @@ export async function decodeFrame(
   decodePicture: PictureDecoder,
 ): Promise<Result<DecodedFrame>> {
   if (bytes.length === 0) return fail('empty', '', `${name} is empty.`);
-  if (bytes.length > MOST_FILE_BYTES)
-    return fail('tooLarge', '', `${name} is larger than ${MOST_FILE_BYTES / 1e6} MB.`);
+  const large = tooLarge(name, bytes.length);
+  if (large) return fail('tooLarge', '', large);
   const whole = `${name} cannot be read as a picture: it is damaged, cut short, or not a JPEG, PNG, TIFF or raw file.`;
   try {
     const found = await pictureOf(bytes, decodePicture);

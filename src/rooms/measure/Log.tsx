@@ -92,18 +92,19 @@ function Off({ entry }: { entry: Measurement }) {
 /** Writing CSV is loaded only when it is needed. */
 async function saveLog(
   shown: readonly Measurement[],
-  lensName: ReadonlyMap<string, string>,
+  names: ReadonlyMap<string, string>,
 ): Promise<void> {
   const { logCsv } = await import('@/core/exchange/logCsv');
-  download('wandering-halo-log.csv', logCsv(shown, lensName), 'text/csv');
+  download('wandering-halo-log.csv', logCsv(shown, names), 'text/csv');
 }
 
 interface LogTableProps {
   shown: readonly Measurement[];
-  lensName: ReadonlyMap<string, string>;
+  /** Names of lenses and parts by id. */
+  names: ReadonlyMap<string, string>;
 }
 
-function LogTable({ shown, lensName }: LogTableProps) {
+function LogTable({ shown, names }: LogTableProps) {
   return (
     <Table>
       <thead>
@@ -122,7 +123,9 @@ function LogTable({ shown, lensName }: LogTableProps) {
         {shown.map((m) => (
           <tr key={m.id}>
             <td>{m.takenAt.slice(0, 16).replace('T', ' ')}</td>
-            <td className="name">{lensName.get(m.lensId) ?? m.lensId}</td>
+            <td className="name">
+              {[m.lensId, ...m.partIds].map((id) => names.get(id) ?? id).join(' + ')}
+            </td>
             <td className="figure">
               {m.focalMm} mm f/{m.fNumber}
             </td>
@@ -148,9 +151,9 @@ function LogTable({ shown, lensName }: LogTableProps) {
 /** Everything that was measured, newest first, with what had been expected. */
 export function Log({ workspace, onAgain }: LogProps) {
   const [lensId, setLensId] = useState('');
-  const lensName = useMemo(
-    () => new Map(workspace.lenses.map((l) => [l.id, l.name])),
-    [workspace.lenses],
+  const names = useMemo(
+    () => new Map([...workspace.lenses, ...workspace.parts].map((r) => [r.id, r.name])),
+    [workspace.lenses, workspace.parts],
   );
   const all = workspace.measurements;
   const shown = useMemo(
@@ -173,14 +176,14 @@ export function Log({ workspace, onAgain }: LogProps) {
               title: 'Measured lenses',
               options: [
                 { id: '', label: 'all' },
-                ...lensIds.map((id) => ({ id, label: lensName.get(id) ?? `${id} (not here)` })),
+                ...lensIds.map((id) => ({ id, label: names.get(id) ?? `${id} (not here)` })),
               ],
             },
           ]}
           chosen={lensId}
           onChoose={setLensId}
         />
-        <LineButton isDisabled={shown.length === 0} onPress={() => void saveLog(shown, lensName)}>
+        <LineButton isDisabled={shown.length === 0} onPress={() => void saveLog(shown, names)}>
           Save as CSV
         </LineButton>
         {old.length > 0 && (
@@ -194,7 +197,7 @@ export function Log({ workspace, onAgain }: LogProps) {
           Nothing has been measured yet: accepted frames stand here, with what was expected.
         </None>
       ) : (
-        <LogTable shown={shown} lensName={lensName} />
+        <LogTable shown={shown} names={names} />
       )}
     </Place>
   );

@@ -1,6 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/workspace';
 import type { FileOptions } from '@/core/measure/measureFile';
@@ -21,7 +21,14 @@ import { Guide } from './Guide';
 import { keepFrames } from './keep';
 import { Log } from './Log';
 import { SessionPanel } from './SessionPanel';
-import { isPractice, sessionOf, type Session, type SessionChoice } from './session';
+import {
+  isPractice,
+  lastChoice,
+  rememberChoice,
+  sessionOf,
+  type Session,
+  type SessionChoice,
+} from './session';
 import { useFrames, type Frames } from './useFrames';
 import { usePractice } from './usePractice';
 
@@ -97,14 +104,6 @@ const SHORTCUTS = [
 ];
 
 const NO_KEYS = {};
-
-const FIRST_CHOICE: SessionChoice = {
-  bodyId: null,
-  modeId: null,
-  lensId: null,
-  withClose: false,
-  tone: 'auto',
-};
 
 /** What stands in the room while there is neither body nor lens. */
 function EmptyMeasure({ shell }: { shell: Shell }) {
@@ -260,7 +259,7 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
   const said = (work: Promise<string>) =>
     guarded(tell, async () => tell({ kind: 'said', text: await work }));
   const practise = () =>
-    practice.begin(session, workspace.mounts, (lensId) => onChoice({ lensId }));
+    practice.begin(session, workspace.mounts, (lensId) => onChoice({ lensId, rigId: null }));
   const showPanel = view === 'frames' && chosen !== null;
   return (
     <Columns $chosen={showPanel}>
@@ -323,8 +322,9 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
 
 function OpenMeasure({ workspace }: { workspace: Workspace }) {
   const shell = useShell(workspace);
-  const [choice, setChoice] = useState(FIRST_CHOICE);
+  const [choice, setChoice] = useState(lastChoice);
   const session = useMemo(() => sessionOf(workspace, choice), [workspace, choice]);
+  useEffect(() => rememberChoice(choice), [choice]);
   const change = useCallback(
     (next: Partial<SessionChoice>) => setChoice((now) => ({ ...now, ...next })),
     [],

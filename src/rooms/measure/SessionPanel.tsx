@@ -15,6 +15,7 @@ import { shotOf } from './frames';
 import {
   isPractice,
   readTicks,
+  setOf,
   tickOf,
   writeTicks,
   type Session,
@@ -164,11 +165,24 @@ function ShotList({ session, frames }: { session: Session; frames: Frames }) {
 function GearChoices({
   workspace,
   session,
+  choice,
   onChoice,
-}: Pick<SessionPanelProps, 'workspace' | 'session' | 'onChoice'>) {
-  const { body, mode, lens } = session;
+}: Pick<SessionPanelProps, 'workspace' | 'session' | 'choice' | 'onChoice'>) {
+  const { body, mode, lens, rig } = session;
   return (
     <>
+      <Choice
+        label="Rig"
+        groups={[
+          { title: 'Nothing between', options: [{ id: '', label: 'the lens on the body' }] },
+          {
+            title: 'Rigs of the Bench',
+            options: workspace.rigs.map((r) => ({ id: r.id, label: r.name })),
+          },
+        ]}
+        chosen={rig === null ? '' : choice.rigId}
+        onChoose={(id) => onChoice({ rigId: id || null, modeId: null })}
+      />
       <Choice
         label="Lens"
         groups={[
@@ -178,7 +192,7 @@ function GearChoices({
           },
         ]}
         chosen={lens.id}
-        onChoose={(lensId) => onChoice({ lensId })}
+        onChoose={(lensId) => onChoice({ lensId, bodyId: body.id, rigId: null })}
       />
       <Choice
         label="Body"
@@ -189,7 +203,7 @@ function GearChoices({
           },
         ]}
         chosen={body.id}
-        onChoose={(bodyId) => onChoice({ bodyId, modeId: null })}
+        onChoose={(bodyId) => onChoice({ bodyId, modeId: null, lensId: lens.id, rigId: null })}
       />
       <Choice
         label="Mode"
@@ -243,11 +257,10 @@ function ShotActs(
 /** What is measured, what to shoot, and where the frames come in. */
 export function SessionPanel(props: SessionPanelProps) {
   const { workspace, session, choice, onChoice, frames, practice, onPractise } = props;
-  const { mode, lens } = session;
   const addFiles = (files: File[]) => frames.add(files);
   return (
     <Panel aria-label="Session">
-      <GearChoices workspace={workspace} session={session} onChoice={onChoice} />
+      <GearChoices workspace={workspace} session={session} choice={choice} onChoice={onChoice} />
       {props.guide}
       <ToneChoice tone={choice.tone} onTone={(tone) => onChoice({ tone })} frames={frames} />
       <Fold title="How to shoot" summary="">
@@ -263,7 +276,7 @@ export function SessionPanel(props: SessionPanelProps) {
         </Rules>
       </Fold>
       <Fold title="Shots">
-        <ShotList key={`${lens.id} ${mode.id}`} session={session} frames={frames} />
+        <ShotList key={setOf(session)} session={session} frames={frames} />
         <FlagField
           label="also at the closest focus"
           on={choice.withClose}

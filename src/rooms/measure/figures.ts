@@ -150,7 +150,8 @@ const WHYS: Record<FrameReading, Pick<Why, 'title' | 'formula'>> = {
   },
   predicted: {
     title: 'Expected half-light radius',
-    formula: 'What the lens’s samples, or what is usual for its kind, foretold for this setting.',
+    formula:
+      'What the lens’s samples, or what is usual for its kind, foretold for this setting; behind a train of parts as the Bench reckons it.',
   },
   wall: {
     title: 'Slope of the wall',
@@ -193,6 +194,8 @@ export function whyOf(
       ? [['exit pupil', `${measure.exitPupilMm.toFixed(0)} mm`] as [string, string]]
       : []),
   ];
+  if (session.parts.length > 0)
+    inputs.push(['behind', session.parts.map((p) => p.name).join(', ')]);
   return {
     ...WHYS[reading],
     inputs: [['figure', row?.figure ?? ''], ...inputs],

@@ -5,6 +5,8 @@ import type { Measurement } from '@/core/kit/measurement';
 import { METHOD_VERSION } from '@/core/measure/method';
 import type { FrameMeasure } from '@/core/measure/measureFrame';
 import { shotFor, type Shot } from '@/core/measure/shotList';
+import { setUp } from '@/core/rig/evaluate';
+import { turned } from '@/core/rig/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';
 
@@ -45,12 +47,12 @@ export function settingOf(frame: Frame, session: Session) {
   return { focalMm: told.focalMm, fNumber: told.fNumber, focusM: null };
 }
 
-/** What the lens is expected to do at a frame's setting: half-light radius, mm. */
+/** What lens or rig is expected to do at a frame's setting: half-light radius on the sensor, mm. */
 export function predictedHalfLight(
-  { lens }: Session,
+  { lens, rig }: Session,
   setting: NonNullable<ReturnType<typeof settingOf>>,
 ): number {
-  return haloRadii(predictHalo(lens, setting)).half;
+  return haloRadii(rig ? setUp(turned(rig, setting)).halo : predictHalo(lens, setting)).half;
 }
 
 const rounded = (v: number): number => Math.round(v * 1000) / 1000;
@@ -70,6 +72,7 @@ export function entryOf(frame: Frame, session: Session, now: string): Measuremen
     bodyId: session.body.id,
     modeId: session.mode.id,
     lensId: session.lens.id,
+    partIds: session.parts.map((p) => p.id),
     takenAt: answer.settings.takenAt ?? now,
     ...setting,
     sensor: { widthMm: session.mode.widthMm, heightMm: session.mode.heightMm },

@@ -20,6 +20,13 @@ async function keepGrids(pairs: readonly (readonly [Frame, Measurement])[]): Pro
   if (over > 0) await db.grids.bulkDelete(await db.grids.orderBy('at').limit(over).primaryKeys());
 }
 
+/** Where a sample comes from. */
+function sourceWords(frames: number, { body, mode, parts }: Session): string {
+  const taken = frames === 1 ? 'one frame' : `${frames} frames`;
+  const behind = parts.length > 0 ? `, behind ${parts.map((p) => p.name).join(', ')}` : '';
+  return `${taken} on ${body.name}, ${mode.name}${behind}`.slice(0, 400);
+}
+
 /** Writes what is kept; answers what was done, in words. */
 export async function keepFrames(
   { frame, note, toLens }: Keep,
@@ -52,11 +59,7 @@ export async function keepFrames(
         focalMm,
         focusM,
         date: takenAt.slice(0, 10),
-        source:
-          `${shots.length === 1 ? 'one frame' : `${shots.length} frames`} on ${session.body.name}, ${session.mode.name}`.slice(
-            0,
-            400,
-          ),
+        source: sourceWords(shots.length, session),
         note,
       }),
     );

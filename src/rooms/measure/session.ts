@@ -2,11 +2,16 @@
 import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
 import type { Body, Mode } from '@/core/kit/body';
 import type { Lens } from '@/core/kit/lens';
+import type { Part } from '@/core/kit/part';
 import type { Workspace } from '@/core/kit/workspace';
 import { shotList, type Shot } from '@/core/measure/shotList';
 import type { Tone } from '@/core/measure/tone';
+import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import { trainFactor } from '@/core/rig/train';
 
 export interface SessionChoice {
+  /** A rig of the workspace; null for a lens straight on a body. */
+  rigId: string | null;
   bodyId: string | null;
   modeId: string | null;
   lensId: string | null;
@@ -18,6 +23,10 @@ export interface Session {
   body: Body;
   mode: Mode;
   lens: Lens;
+  /** The rig that is measured; null for a lens straight on the body. */
+  rig: Rig | null;
+  /** What stands between lens and body. */
+  parts: readonly Part[];
   shots: Shot[];
   tone: Tone | 'auto';
 }
@@ -42,35 +51,82 @@ const largestBody = (bodies: readonly Body[]): Body | undefined =>
     return size(b) - size(a);
   })[0];
 
+/** The whole rig of that id; null where there is none, or something of it is missing. */
+function wholeRig(workspace: Workspace, rigId: string | null): Rig | null {
+  const record = workspace.rigs.find((r) => r.id === rigId);
+  const found = record ? resolveRig(workspace, record) : null;
+  return found && !isMissing(found) ? found : null;
+}
+
 /** The session a choice stands for; null while the workspace has no body or lens. */
 export function sessionOf(workspace: Workspace, choice: SessionChoice): Session | null {
+  const chosen = wholeRig(workspace, choice.rigId);
   const body =
-    workspace.bodies.find((b) => b.id === choice.bodyId) ?? largestBody(workspace.bodies);
-  const lens = workspace.lenses.find((l) => l.id === choice.lensId) ?? workspace.lenses[0];
+    chosen?.body ??
+    workspace.bodies.find((b) => b.id === choice.bodyId) ??
+    largestBody(workspace.bodies);
+  const lens =
+    chosen?.lens ?? workspace.lenses.find((l) => l.id === choice.lensId) ?? workspace.lenses[0];
   if (!body || !lens) return null;
   const mode = body.modes.find((m) => m.id === choice.modeId) ?? largestMode(body);
   if (!mode) return null;
-  return { body, mode, lens, shots: shotList(lens, choice.withClose), tone: choice.tone };
+  const rig = chosen && { ...chosen, mode };
+  const shots = shotList(lens, choice.withClose);
+  return { body, mode, lens, rig, parts: rig?.parts ?? [], shots, tone: choice.tone };
+}
+
+/** Whether glass or a rim stands between lens and sensor, so that not the lens alone is measured. */
+export const isThroughGlass = ({ parts }: Session): boolean =>
+  trainFactor(parts) !== 1 || parts.some((p) => p.factor !== 1 || p.ownRim !== null);
+
+/** What is measured, as one key: the lens, the mode, and what stands between. */
+export const setOf = ({ lens, mode, parts }: Session): string =>
+  [lens.id, mode.id, ...parts.map((p) => p.id)].join(' ');
+
+/** What this browser keeps under a key; null where it keeps nothing, or nothing that can be read. */
+function remembered(key: string): unknown {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? 'null');
+  } catch {
+    return null;
+  }
+}
+
+function remember(key: string, value: unknown): void {
+  try {
+    localStorage.setItem(key, JSON.stringify(value));
+  } catch {
+    // A browser that keeps nothing still works until the page is left.
+  }
 }
 
 const TICKS = 'wandering-halo-shots';
+const CHOICE = 'wandering-halo-session';
 
-/** Shots ticked off by hand, kept in this browser: a list on a phone outlives a reload. */
+/** Shots ticked off by hand: a list on a phone outlives a reload. */
 export function readTicks(): ReadonlySet<string> {
-  try {
-    return new Set(JSON.parse(localStorage.getItem(TICKS) ?? '[]') as string[]);
-  } catch {
-    return new Set();
-  }
+  const kept = remembered(TICKS);
+  return new Set(Array.isArray(kept) ? kept.map(String) : []);
 }
 
-export function writeTicks(ticks: ReadonlySet<string>): void {
-  try {
-    localStorage.setItem(TICKS, JSON.stringify([...ticks].slice(-500)));
-  } catch {
-    // A browser that keeps nothing still ticks until the page is left.
-  }
+export const writeTicks = (ticks: ReadonlySet<string>): void =>
+  remember(TICKS, [...ticks].slice(-500));
+
+/** What was measured last, to go on with; how files are read begins anew. */
+export function lastChoice(): SessionChoice {
+  const kept = (remembered(CHOICE) ?? {}) as Record<string, unknown>;
+  const id = (key: string) => (typeof kept[key] === 'string' ? kept[key] : null);
+  return {
+    rigId: id('rigId'),
+    bodyId: id('bodyId'),
+    modeId: id('modeId'),
+    lensId: id('lensId'),
+    withClose: kept.withClose === true,
+    tone: 'auto',
+  };
 }
 
-export const tickOf = ({ lens, mode }: Session, shot: Shot): string =>
-  `${lens.id} ${mode.id} ${shot.id}`;
+export const rememberChoice = ({ tone: _, ...choice }: SessionChoice): void =>
+  remember(CHOICE, choice);
+
+export const tickOf = (session: Session, shot: Shot): string => `${setOf(session)} ${shot.id}`;

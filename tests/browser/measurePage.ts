@@ -1,0 +1,95 @@
+/** The Measure room as a person works it, and frames of the simulated camera as files. */
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By } from 'selenium-webdriver';
+import sharp from 'sharp';
+import { jpegFile, pngFile } from '../../src/core/bench-camera/encode';
+import { expose } from '../../src/core/bench-camera/expose';
+import { lightMap, trueRadii } from '../../src/core/bench-camera/rays';
+import { practiceRig, type PracticeShot } from '../../src/core/bench-camera/practice';
+import { KitPage } from './kitPage';
+
+/** The demo's largest stills body, which the room begins with. */
+const SENSOR = { widthMm: 43.8, heightMm: 32.9 };
+
+export class MeasurePage extends KitPage {
+  /** As one comes to it for the first time: nothing measured last is gone on with. */
+  async openMeasure(): Promise<void> {
+    await this.driver.executeScript(
+      `try { localStorage.removeItem('wandering-halo-session'); } catch {}`,
+    );
+    await this.reopen();
+  }
+
+  async reopen(): Promise<void> {
+    await this.open('/measure');
+    await this.find('section[aria-label="Session"]');
+  }
+
+  frameCount(): Promise<string> {
+    return this.driver.executeScript<string>(
+      `return document.querySelector('section[aria-label="Frames"] [role="status"]')?.textContent ?? ''`,
+    );
+  }
+
+  async allMeasured(n: number): Promise<void> {
+    const isDone = async () => (await this.frameCount()) === `${n} frames`;
+    await this.driver.wait(isDone, 90_000, `not ${n} measured`);
+  }
+
+  async figures(): Promise<string> {
+    return (await this.find('section[aria-label="Frame"]')).getText();
+  }
+
+  async halfLight(): Promise<number> {
+    return Number(/Half light at\s+(\d+\.\d+) mm/.exec(await this.figures())?.[1]);
+  }
+
+  async expectedAt(): Promise<number> {
+    return Number(/Was expected at\s+(\d+\.\d+) mm/.exec(await this.figures())?.[1]);
+  }
+
+  async pickFrame(name: string): Promise<void> {
+    const path = `//section[@aria-label="Frames"]//button[starts-with(normalize-space(.), "${name}")]`;
+    await this.driver.findElement(By.xpath(path)).click();
+  }
+
+  async log(): Promise<string> {
+    return (await this.find('section[aria-label="Log"]')).getText();
+  }
+}
+
+export const folder = mkdtempSync(join(tmpdir(), 'halo-measure-'));
+
+export const shotAt = (fNumber: number, file: 'jpeg' | 'png'): PracticeShot => ({
+  sensor: SENSOR,
+  focalMm: 40,
+  fNumber,
+  takenAt: '2026-05-12T09:30:00',
+  file,
+  seed: 5,
+});
+
+/** Half-light radius that was hidden, mm. */
+export function truthAt(fNumber: number): number {
+  const { lens, reachMm } = practiceRig(shotAt(fNumber, 'png'));
+  return trueRadii(lightMap(lens, fNumber, reachMm)).halfLight ?? Number.NaN;
+}
+
+/** A frame of the practice lens as a file; answers its path. */
+export async function fileAt(fNumber: number, kind: 'jpeg' | 'png'): Promise<string> {
+  const { lens, exposure, settings, reachMm } = practiceRig(shotAt(fNumber, kind));
+  const image = expose(lightMap(lens, fNumber, reachMm), exposure);
+  const bytes =
+    kind === 'png'
+      ? pngFile(image, settings)
+      : await jpegFile(image, settings, async ({ data, widthPx, heightPx }) =>
+          sharp(data as Uint8Array, { raw: { width: widthPx, height: heightPx, channels: 3 } })
+            .jpeg({ quality: 93 })
+            .toBuffer(),
+        );
+  const path = join(folder, `wall-f${fNumber}.${kind === 'png' ? 'png' : 'jpg'}`);
+  writeFileSync(path, bytes);
+  return path;
+}
