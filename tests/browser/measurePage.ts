@@ -34,7 +34,7 @@ export class MeasurePage extends KitPage {
   }
 
   async allMeasured(n: number): Promise<void> {
-    const isDone = async () => (await this.frameCount()) === `${n} frames`;
+    const isDone = async () => (await this.frameCount()) === (n === 1 ? '1 frame' : `${n} frames`);
     await this.driver.wait(isDone, 90_000, `not ${n} measured`);
   }
 

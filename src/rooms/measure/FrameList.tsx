@@ -91,7 +91,11 @@ export function FrameList({ frames, session, chosen, logged, onChoose }: FrameLi
     <section aria-label="Frames">
       <Head>
         <span role="status">
-          {working ? `${done} of ${all.length} frames measured` : `${all.length} frames`}
+          {working
+            ? `${done} of ${all.length} frames measured`
+            : all.length === 1
+              ? '1 frame'
+              : `${all.length} frames`}
         </span>
         {working ? (
           <TextButton onPress={frames.stop}>Stop</TextButton>

@@ -35,6 +35,25 @@ const Panel = styled.section`
   }
   @media print {
     border: 0;
+    max-width: 130mm;
+    svg {
+      display: none;
+    }
+  }
+`;
+
+/** On paper nothing is folded. */
+const OnScreen = styled.div`
+  @media print {
+    display: none;
+  }
+`;
+
+const OnPaper = styled.div`
+  display: none;
+  margin-top: 14px;
+  @media print {
+    display: block;
   }
 `;
 
@@ -99,6 +118,19 @@ const Rules = styled.ol`
     padding: 1px 0;
   }
 `;
+
+const RULES = (
+  <Rules>
+    <li>An even wall or a diffuser over the lens, lit evenly, out of focus.</li>
+    <li>Stabiliser off and locked, no hood, no filter, camera on a stand.</li>
+    <li>Largest read-out; lens corrections in the camera off.</li>
+    <li>Expose the middle to about two thirds; nothing may clip.</li>
+    <li>
+      Two frames a setting, wide open and at f/8 to f/11: one alone says little of the stops
+      between.
+    </li>
+  </Rules>
+);
 
 const Acts = styled.div`
   display: flex;
@@ -262,27 +294,23 @@ export function SessionPanel(props: SessionPanelProps) {
     <Panel aria-label="Session">
       <GearChoices workspace={workspace} session={session} choice={choice} onChoice={onChoice} />
       {props.guide}
-      <ToneChoice tone={choice.tone} onTone={(tone) => onChoice({ tone })} frames={frames} />
-      <Fold title="How to shoot" summary="">
-        <Rules>
-          <li>An even wall or a diffuser over the lens, lit evenly, out of focus.</li>
-          <li>Stabiliser off and locked, no hood, no filter, camera on a stand.</li>
-          <li>Largest read-out; lens corrections in the camera off.</li>
-          <li>Expose the middle to about two thirds; nothing may clip.</li>
-          <li>
-            Two frames a setting, wide open and at f/8 to f/11: one alone says little of the stops
-            between.
-          </li>
-        </Rules>
-      </Fold>
+      <OnScreen>
+        <ToneChoice tone={choice.tone} onTone={(tone) => onChoice({ tone })} frames={frames} />
+        <Fold title="How to shoot" summary="">
+          {RULES}
+        </Fold>
+      </OnScreen>
       <Fold title="Shots">
         <ShotList key={setOf(session)} session={session} frames={frames} />
-        <FlagField
-          label="also at the closest focus"
-          on={choice.withClose}
-          onTurn={(withClose) => onChoice({ withClose })}
-        />
+        <OnScreen>
+          <FlagField
+            label="also at the closest focus"
+            on={choice.withClose}
+            onTurn={(withClose) => onChoice({ withClose })}
+          />
+        </OnScreen>
       </Fold>
+      <OnPaper>{RULES}</OnPaper>
       <Drop
         onDrop={(event) =>
           void Promise.all(
