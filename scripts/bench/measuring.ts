@@ -1,24 +1,13 @@
 /**
  * How well and how fast the halo is found in simulated frames: 200 of them up to 24 MP against their
- * truth, the same frames through a general-purpose circle finder, and one of 24 MP against its decoding.
+ * truth, and the same frames through a general-purpose circle finder.
  */
 import cvModule from '@techstark/opencv-js';
 import sharp from 'sharp';
-import { expose } from '../../src/core/bench-camera/expose';
 import { measureFrame } from '../../src/core/measure/measureFrame';
 import type { PixelImage } from '../../src/core/measure/pixels';
 import { medianOf } from '../../src/core/optics/median';
-import { randomOf } from '../../src/core/optics/random';
-import { decodePicture } from '../../src/node/picture';
-import {
-  drawFrame,
-  drawRig,
-  exposureOf,
-  HELD_OUT,
-  mapOf,
-  onFullFrame,
-  type DrawnFrame,
-} from '../../tests/support/frames';
+import { drawFrame, HELD_OUT, onFullFrame, type DrawnFrame } from '../../tests/support/frames';
 import { summaryOf, type Trial } from '../../tests/support/trials';
 
 const FRAMES = Number(process.env.FRAMES ?? 200);
@@ -60,48 +49,11 @@ async function houghRadius(
   return radius;
 }
 
-const SPEED_RUNS = 15;
-
-/** A colour JPEG of 24 MP as the simulated camera takes it, decoded and analysed again and again. */
-async function speed() {
-  const random = randomOf(HELD_OUT);
-  const rig = drawRig(random, 0.6, 0.95);
-  const { widthMm, heightMm } = rig.sensor;
-  const height = Math.round(Math.sqrt((24e6 * heightMm) / widthMm));
-  const width = Math.round((height * widthMm) / heightMm);
-  const fNumber = 8;
-  const exposure = exposureOf(rig, random, {
-    heightPx: height,
-    widthPx: width,
-    depth: 8,
-    channels: 3,
-  });
-  const taken = expose(mapOf(rig, fNumber), exposure);
-  const file = await sharp(taken.data as Uint8Array, { raw: { width, height, channels: 3 } })
-    .jpeg({ quality: 92 })
-    .toBuffer();
-  const times: { decode: number; analyse: number }[] = [];
-  for (let i = 0; i < SPEED_RUNS; i += 1) {
-    const began = performance.now();
-    const image = await decodePicture(file);
-    const decoded = performance.now();
-    measureFrame(image, { sensor: rig.sensor, tone: { kind: 'srgb' }, fNumber });
-    times.push({ decode: decoded - began, analyse: performance.now() - decoded });
-  }
-  return {
-    decodeMs: medianOf(times.map((t) => t.decode)),
-    analyseMs: medianOf(times.map((t) => t.analyse)),
-    firstAnalyseMs: times[0]?.analyse ?? Number.NaN,
-    memoryMb: process.memoryUsage().rss / 1e6,
-  };
-}
-
 const cv = cvModule;
 // Not awaited itself: it has a `then` of its own that never ends.
 await new Promise<void>((ready) => {
   cv.onRuntimeInitialized = () => ready();
 });
-const figures = await speed();
 const trials: Trial[] = [];
 const hough: number[] = [];
 const ours: number[] = [];
@@ -124,7 +76,6 @@ for (let i = 0; i < FRAMES; i += 1) {
 const { all, slow, fast } = summaryOf(trials);
 console.log(
   JSON.stringify({
-    ...figures,
     frames: FRAMES,
     measured: all.count,
     slowWithin: slow.halfWithin(0.1),

@@ -126,8 +126,10 @@ export function contourCircle(points: readonly Point[], toleranceMm: number): Ci
   if (points.length < 8) return null;
   const random = randomOf(7);
   const pick = () => points[random.whole(0, points.length - 1)] as Point;
-  const off = (circle: Circle, p: Point) =>
-    Math.abs(Math.hypot(p.xMm - circle.centre.xMm, p.yMm - circle.centre.yMm) - circle.radiusMm);
+  const off = ({ centre, radiusMm }: Circle, p: Point) => {
+    const [dx, dy] = [p.xMm - centre.xMm, p.yMm - centre.yMm];
+    return Math.abs(Math.sqrt(dx * dx + dy * dy) - radiusMm);
+  };
   let best: Point[] = [];
   for (let i = 0; i < TRIALS; i += 1) {
     const circle = circleThrough(pick(), pick(), pick());

@@ -86,7 +86,9 @@ const fieldsOf = (
 
 function spreadOf(fit: Minimum, layout: Layout, fields: readonly FrameField[]): number {
   const left = fields.map((field, i) => residualsOf(layout, fit.p, field, i).map(Math.abs));
-  return Math.max(LEAST_SCALE, 1.4826 * medianOf(left.flatMap((sizes) => [...sizes])));
+  const [first = []] = left;
+  const sizes = left.length === 1 ? first : left.flatMap((each) => [...each]);
+  return Math.max(LEAST_SCALE, 1.4826 * medianOf(sizes));
 }
 
 /** Places to start from: the contour's circle if there is one, else edges around and beyond the corner. */
@@ -165,7 +167,7 @@ function secondRim(
 ): Minimum | null {
   const likely = SECOND_RIMS.map((place) => {
     const start = withSecondRim(wider, one.p, place);
-    return fitFrom(wider, start, { fields: few, scale, frozen }, 18, 1e-3);
+    return fitFrom(wider, start, { fields: few, scale, frozen }, 8, 1e-3);
   }).reduce((best, next) => (next.cost < best.cost ? next : best));
   // Looked for on few cells; only the best of them is followed up, and only while it promises something.
   const all = { fields, scale, frozen };
@@ -209,7 +211,7 @@ export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {})
   let best: Minimum | null = null;
   for (const start of starts(frames[0] as FrameLight, middles[0] ?? 1, layout, halfDiagonalMm)) {
     if (options.exitPupilMm) start[FALLOFF] = falloffOf(options.exitPupilMm, halfDiagonalMm);
-    const found = fitFrom(layout, start, { fields: first, scale: FIRST_SCALE, frozen }, 20, 1e-3);
+    const found = fitFrom(layout, start, { fields: first, scale: FIRST_SCALE, frozen }, 12, 1e-3);
     if (!best || found.cost < best.cost) best = found;
   }
   let found = best as Minimum;
@@ -228,7 +230,7 @@ export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {})
     found = two;
   }
   scale = spreadOf(found, layout, fine);
-  found = fitFrom(layout, found.p, { fields: fine, scale, frozen }, 8, 1e-5);
+  found = fitFrom(layout, found.p, { fields: fine, scale, frozen }, 6, 1e-4);
   const rims = rimsAt(layout, found.p, 1);
   const onRough = fitFrom(layout, found.p, { fields: rough, scale, frozen }, 6, 1e-6);
   return {

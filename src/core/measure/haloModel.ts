@@ -7,7 +7,7 @@ export interface FittedRim {
   softnessMm: number;
 }
 
-const NODES = 120;
+const NODES = 80;
 
 /**
  * Light through some sets of rims by radius, averaged over cells: of each set 1 up to `startMm`, then a table,

@@ -305,19 +305,17 @@ export function residualsOf(
   frame: number,
 ): Float32Array {
   const tables = rimTables([rimsAt(layout, p, field.softer)], field.cellMm);
-  const own = frameAt(layout, frame);
-  const D = field.halfDiagonalMm;
-  return Float32Array.from({ length: field.count }, (_, k) => {
-    const x = field.xMm[k] as number;
-    const y = field.yMm[k] as number;
-    const r = Math.hypot(x - (p[CENTRE_X] as number), y - (p[CENTRE_Y] as number));
-    const natural = (1 + (p[FALLOFF] as number) * (r / D) ** 2) ** -2;
-    const wall =
-      1 + ((p[own + GRADIENT_X] as number) * x + (p[own + GRADIENT_Y] as number) * y) / D;
-    const light =
-      Math.exp(p[own + LOG_LEVEL] as number) *
-      Math.max(0.02, wall) *
-      (throughAt(tables, 0, r) * natural + (p[own + FLOOR] as number));
-    return (field.root[k] as number) - Math.sqrt(light + ROOT_EPSILON);
-  });
+  const { cx, cy, falloff, gx, gy, level, floor } = stateOf({ layout, field, frame, scale: 1 }, p);
+  const { xMm, yMm, root, count, halfDiagonalMm: D } = field;
+  const out = new Float32Array(count);
+  for (let k = 0; k < count; k += 1) {
+    const x = xMm[k] as number;
+    const y = yMm[k] as number;
+    const square = (x - cx) ** 2 + (y - cy) ** 2;
+    const natural = (1 + (falloff * square) / D ** 2) ** -2;
+    const wall = Math.max(0.02, 1 + (gx * x + gy * y) / D);
+    const light = level * wall * (throughAt(tables, 0, Math.sqrt(square)) * natural + floor);
+    out[k] = (root[k] as number) - Math.sqrt(light + ROOT_EPSILON);
+  }
+  return out;
 }

@@ -30,7 +30,8 @@ export function radialProfile(grid: LightGrid, centre: Point, wall: Slope): Prof
       const at = row * grid.columns + column;
       if ((grid.clipped[at] as number) > MOST_CLIPPED) continue;
       const x = grid.xMm[column] as number;
-      const ring = Math.floor(Math.hypot(x - centre.xMm, y - centre.yMm) / ringMm);
+      const [dx, dy] = [x - centre.xMm, y - centre.yMm];
+      const ring = Math.floor(Math.sqrt(dx * dx + dy * dy) / ringMm);
       const bright = Math.max(0.05, 1 + wall.xPerMm * x + wall.yPerMm * y);
       (rings[ring] ??= []).push((grid.light[at] as number) / bright);
     }

@@ -23,7 +23,7 @@ export const COLUMNS = 240;
 const CLIP_SHARE = 0.992;
 
 /** Of each cell about so many pixels each way are read: more would not lessen the noise that matters. */
-const READ_ACROSS = 7;
+const READ_ACROSS = 4;
 
 /** First pixel of each of `parts` near-equal parts of `length`, and the end. */
 const bounds = (length: number, parts: number): Int32Array =>

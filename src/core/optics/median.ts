@@ -1,3 +1,3 @@
 /** The middle of some values, the upper one of two; 0 where there are none. */
 export const medianOf = (values: ArrayLike<number>): number =>
-  Float64Array.from(values).sort()[values.length >> 1] ?? 0;
+  new Float64Array(values).sort()[values.length >> 1] ?? 0;
