@@ -1,5 +1,5 @@
 /** npm run bench: the figures of the program's speed, against what it must reach. */
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -92,7 +92,7 @@ async function frameSpeed() {
   const ms = (v) => `${v.toFixed(0)} ms`;
   const share = s.analyseMs / s.decodeMs;
   row(
-    `24 MP JPEG: analysis ${ms(s.analyseMs)}, decoding ${ms(s.decodeMs)}`,
+    `24 MP JPEG in Node: analysis ${ms(s.analyseMs)}, decoding ${ms(s.decodeMs)}`,
     `× ${share.toFixed(2)}`,
     `≤ × 1 (the first analysis took ${ms(s.firstAnalyseMs)})`,
     share <= 1,
@@ -103,6 +103,45 @@ async function frameSpeed() {
     '< 400 MB',
     s.memoryMb < 400,
   );
+}
+
+/** The same in the room itself: the browser's decoder, and the worker that measures. */
+async function frameSpeedInBrowser() {
+  const folder = mkdtempSync(join(tmpdir(), 'halo-frame-'));
+  const path = join(folder, 'wall.jpg');
+  const { jpeg } = await bundled('frameFile');
+  writeFileSync(path, Buffer.from(jpeg, 'base64'));
+  const server = await serve({ port: 4390, demo: true });
+  const { driver } = await openBrowser();
+  try {
+    await driver.get(`${server.url}/measure`);
+    const input = 'input[type="file"][aria-label="Test frames"]';
+    await driver.wait(async () => (await driver.findElements({ css: input })).length > 0, 20_000);
+    const times = [];
+    for (let i = 0; i < 9; i += 1) {
+      await driver.findElement({ css: input }).sendKeys(path);
+      await driver.wait(async () => {
+        const [took] = await driver.findElements({ css: '[data-testid="took"]' });
+        const found = /Decoded in ([\d.]+) s, measured in ([\d.]+) s/.exec(
+          (await took?.getText()) ?? '',
+        );
+        if (found) times.push({ decode: Number(found[1]), measure: Number(found[2]) });
+        return found !== null;
+      }, 60_000);
+      await driver.findElement({ css: 'button[aria-label="Remove wall.jpg"]' }).click();
+    }
+    const middle = (key) => times.map((t) => t[key]).sort((a, b) => a - b)[times.length >> 1];
+    const [decode, measure] = [middle('decode'), middle('measure')];
+    row(
+      `the same in the browser: ${measure.toFixed(2)} s, decoding ${decode.toFixed(2)} s`,
+      `× ${(measure / decode).toFixed(2)}`,
+      '≤ × 1',
+      measure <= decode,
+    );
+  } finally {
+    await driver.quit();
+    await server.stop();
+  }
 }
 
 async function riskCalibration() {
@@ -235,4 +274,5 @@ await coreSpeed();
 await riskCalibration();
 await measuring();
 await frameSpeed();
+await frameSpeedInBrowser();
 await screenSpeed();

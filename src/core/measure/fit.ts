@@ -167,7 +167,7 @@ function secondRim(
 ): Minimum | null {
   const likely = SECOND_RIMS.map((place) => {
     const start = withSecondRim(wider, one.p, place);
-    return fitFrom(wider, start, { fields: few, scale, frozen }, 8, 1e-3);
+    return fitFrom(wider, start, { fields: few, scale, frozen }, 6, 1e-3);
   }).reduce((best, next) => (next.cost < best.cost ? next : best));
   // Looked for on few cells; only the best of them is followed up, and only while it promises something.
   const all = { fields, scale, frozen };
@@ -224,10 +224,10 @@ export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {})
   const wider = withRims(layout, 2);
   const wideFrozen = frozenFor(wider, options, rimsAt(layout, found.p, 1), halfDiagonalMm);
   const two = secondRim(wider, one, { few: first, fields: rough, scale, frozen: wideFrozen });
+  found = two ?? one;
   if (two) {
     layout = wider;
     frozen = wideFrozen;
-    found = two;
   }
   scale = spreadOf(found, layout, fine);
   found = fitFrom(layout, found.p, { fields: fine, scale, frozen }, 6, 1e-4);

@@ -130,6 +130,14 @@ function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
   );
 }
 
+const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
+
+function tookWords({ decodeMs, measureMs }: NonNullable<Frame['answer']>): string {
+  return decodeMs === null
+    ? `Read and measured in ${seconds(measureMs)}.`
+    : `Decoded in ${seconds(decodeMs)}, measured in ${seconds(measureMs)}.`;
+}
+
 /** What one frame says, what is wrong with it, and what to do with it. */
 export function FramePanel(props: FramePanelProps) {
   const { frame, frames, session, judgement, logged, onKeep, onAsked } = props;
@@ -176,6 +184,7 @@ export function FramePanel(props: FramePanelProps) {
               ))}
             </Warnings>
           )}
+          <Quiet data-testid="took">{tookWords(answer)}</Quiet>
           {answer.preview && <Quiet>Measured in the preview picture of the raw file.</Quiet>}
           {answer.measure.status !== 'refused' && (
             <Keeping
