@@ -7,7 +7,6 @@ import type { Workspace } from '@/core/kit/workspace';
 import { shotList, type Shot } from '@/core/measure/shotList';
 import type { Tone } from '@/core/measure/tone';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
-import { trainFactor } from '@/core/rig/train';
 
 export interface SessionChoice {
   /** A rig of the workspace; null for a lens straight on a body. */
@@ -77,7 +76,7 @@ export function sessionOf(workspace: Workspace, choice: SessionChoice): Session 
 
 /** Whether glass or a rim stands between lens and sensor, so that not the lens alone is measured. */
 export const isThroughGlass = ({ parts }: Session): boolean =>
-  trainFactor(parts) !== 1 || parts.some((p) => p.factor !== 1 || p.ownRim !== null);
+  parts.some((p) => p.factor !== 1 || p.ownRim !== null);
 
 /** What is measured, as one key: the lens, the mode, and what stands between. */
 export const setOf = ({ lens, mode, parts }: Session): string =>
