@@ -1,6 +1,7 @@
 /** Entries of the Lensfun database as records of a kit; vignetting calibrations as falloff samples. */
 import { lightAt, type Halo } from '../halo/rims';
 import type { Body } from '../kit/body';
+import { bodyOf, FRESH_MODE } from '../kit/freshBody';
 import type { HaloSample } from '../kit/haloSample';
 import type { Lens } from '../kit/lens';
 import { markingIn, type Marking } from '../kit/marking';
@@ -265,43 +266,24 @@ function openAtLongEnd(entry: LensfunLens, open: number, focalMaxMm: number): nu
   return there.length > 0 ? Math.max(open, Math.min(...there)) : open;
 }
 
-/** What the database never says of a camera. */
-const ASSUMED_PX = { widthPx: 6000, heightPx: 4000 };
-
 /** An entry as a body of the kit, with one mode over its whole sensor; pixels are assumed, and said so. */
 export function bodyRecord(entry: LensfunCamera, mounts: readonly Mount[], id: string): Body {
   const frame = frameOfCrop(entry.cropFactor, 1.5);
-  return {
+  return bodyOf({
     id,
     name: ownName(entry.maker, entry.model).slice(0, 200),
     maker: entry.maker.slice(0, 120),
     mountId: mountIdFor(entry.mount || 'unknown mount', mounts),
     modes: [
       {
+        ...FRESH_MODE,
         id: 'stills',
         name: 'Stills, pixels and 3:2 assumed',
-        use: 'stills',
         widthMm: Math.max(0.5, frame.widthMm),
         heightMm: Math.max(0.5, frame.heightMm),
-        ...ASSUMED_PX,
-        recordedWidthPx: null,
-        framesPerSecond: null,
-        crops: [],
-        digitalZooms: [1],
       },
     ],
-    sensorTravel: null,
-    stabiliserStops: null,
-    autofocusLimitFNumber: null,
-    autofocusPoints: [],
-    stabiliserFocalsMm: [],
-    clearDepthMm: null,
-    mirrorDepthMm: null,
-    coverGlass: null,
-    massG: null,
-    price: null,
-    priceNew: null,
     licence: LENSFUN_LICENCE,
     note: `The database says a crop factor of ${entry.cropFactor} and nothing of pixels: the size of the read-out follows from it at 3:2, the pixels are to be filled in.`,
-  };
+  });
 }

@@ -14,6 +14,8 @@ import {
   rim,
 } from './fieldKinds';
 import type { Field, FieldGroup, KitTable } from './fieldTypes';
+import { FRESH_MODE } from './freshBody';
+import { PART_KINDS } from './part';
 
 const SAMPLES: Field = {
   kind: 'list',
@@ -127,19 +129,7 @@ const MODES: Field = {
   label: 'Recording modes',
   one: 'mode',
   summary: 'name',
-  fresh: {
-    id: '',
-    name: 'Stills',
-    use: 'stills',
-    widthMm: 36,
-    heightMm: 24,
-    widthPx: 6000,
-    heightPx: 4000,
-    recordedWidthPx: null,
-    framesPerSecond: null,
-    crops: [],
-    digitalZooms: [1],
-  },
+  fresh: { ...FRESH_MODE, id: '' },
   fields: [
     text('name', 'Name'),
     choice('use', 'For', ['stills', 'video']),
@@ -212,18 +202,6 @@ const BODIES: readonly FieldGroup[] = [
   { title: 'In the bag', fields: MONEY },
   NOTES,
 ];
-
-const PART_KINDS = [
-  'plain adapter',
-  'focal reducer',
-  'teleconverter',
-  'expander',
-  'front converter',
-  'extension tube',
-  'helicoid',
-  'shift adapter',
-  'drop-in glass',
-] as const;
 
 const PARTS: readonly FieldGroup[] = [
   {

@@ -26,7 +26,7 @@ export type PartKind =
   | 'helicoid'
   | 'shift adapter'
   | 'drop-in glass';
-const PART_KINDS: readonly PartKind[] = [
+export const PART_KINDS: readonly PartKind[] = [
   'plain adapter',
   'focal reducer',
   'teleconverter',

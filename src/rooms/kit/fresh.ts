@@ -1,6 +1,7 @@
 /** New records to begin with. Lenses begin with the facts that stand on them. */
 import type { Body } from '@/core/kit/body';
 import { NO_ELECTRONICS } from '@/core/kit/common';
+import { bodyOf, FRESH_MODE } from '@/core/kit/freshBody';
 import type { KitTable } from '@/core/kit/fieldTypes';
 import type { Marking } from '@/core/kit/marking';
 import type { Mount } from '@/core/kit/mount';
@@ -20,40 +21,8 @@ const freshMount = (id: string): Mount => ({
   note: '',
 });
 
-const freshBody = (id: string, mountId: string): Body => ({
-  id,
-  name: 'New body',
-  maker: '',
-  mountId,
-  modes: [
-    {
-      id: 'stills',
-      name: 'Stills',
-      use: 'stills',
-      widthMm: 36,
-      heightMm: 24,
-      widthPx: 6000,
-      heightPx: 4000,
-      recordedWidthPx: null,
-      framesPerSecond: null,
-      crops: [],
-      digitalZooms: [1],
-    },
-  ],
-  sensorTravel: null,
-  stabiliserStops: null,
-  autofocusLimitFNumber: null,
-  autofocusPoints: [],
-  stabiliserFocalsMm: [],
-  clearDepthMm: null,
-  mirrorDepthMm: null,
-  coverGlass: null,
-  massG: null,
-  price: null,
-  priceNew: null,
-  licence: '',
-  note: '',
-});
+const freshBody = (id: string, mountId: string): Body =>
+  bodyOf({ id, name: 'New body', mountId, modes: [{ ...FRESH_MODE, id: 'stills' }] });
 
 const freshPart = (id: string, front: string, rear: string): Part => ({
   id,

@@ -1,5 +1,4 @@
 'use client';
-import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/workspace';
@@ -13,10 +12,9 @@ import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
 import { PHONE } from '@/ui/theme/type';
 import { measureAgain } from './again';
-import { FrameList } from './FrameList';
 import { FramePanel, type Keep } from './FramePanel';
 import type { Frame } from './frames';
-import { FramePicture } from './FramePicture';
+import { FramesView, ViewBar } from './FramesView';
 import { Guide } from './Guide';
 import { keepFrames } from './keep';
 import { Log } from './Log';
@@ -29,13 +27,8 @@ import {
   type Session,
   type SessionChoice,
 } from './session';
-import { useFrames, type Frames } from './useFrames';
+import { useFrames } from './useFrames';
 import { usePractice } from './usePractice';
-
-const ProfileChart = dynamic(() => import('./ProfileChart'), {
-  ssr: false,
-  loading: () => <div style={{ height: 190 }} />,
-});
 
 const Columns = styled.main<{ $chosen: boolean }>`
   flex: 1;
@@ -60,39 +53,6 @@ const Middle = styled.section`
   }
   @media print {
     display: none;
-  }
-`;
-
-const Views = styled.div`
-  display: flex;
-  gap: 2px;
-  padding: 4px 10px;
-  border-bottom: 1px solid var(--line);
-`;
-
-const ViewButton = styled.button`
-  border: 0;
-  background: none;
-  padding: 5px 8px;
-  color: var(--muted);
-  cursor: pointer;
-  border-bottom: 2px solid transparent;
-  &[aria-pressed='true'] {
-    color: var(--ink);
-    border-color: var(--amber);
-  }
-`;
-
-const Invitation = styled.div`
-  align-self: center;
-  justify-self: center;
-  max-width: 440px;
-  padding: 24px;
-  display: grid;
-  gap: 10px;
-  h2 {
-    font-size: 20px;
-    font-weight: 700;
   }
 `;
 
@@ -121,60 +81,6 @@ function EmptyMeasure({ shell }: { shell: Shell }) {
   );
 }
 
-const Invited = ({ onPractise }: { onPractise: () => void }) => (
-  <Invitation>
-    <h2>Find the halo in a picture of a wall</h2>
-    <p>
-      Shoot the frames of the list, give them to the program, and it finds the circle of light in
-      each: how large, how soft, where its centre lies, and how sure that is.
-    </p>
-    <p>
-      Never done it? Practise: the simulated camera has a lens with a halo that nobody told the
-      program.
-    </p>
-    <FirstActs>
-      <LineButton onPress={onPractise}>Practise</LineButton>
-    </FirstActs>
-  </Invitation>
-);
-
-interface FramesViewProps {
-  frames: Frames;
-  session: Session;
-  chosen: Frame | null;
-  residual: boolean;
-  logged: ReadonlySet<string>;
-  onChoose: (id: string) => void;
-  onPractise: () => void;
-}
-
-/** The frame in hand as a picture and as a curve, and the list of all. */
-function FramesView(props: FramesViewProps) {
-  const { frames, session, chosen, residual, logged, onChoose, onPractise } = props;
-  const answer = chosen?.answer;
-  return (
-    <>
-      {answer?.view ? (
-        <FramePicture view={answer.view} measure={answer.measure} residual={residual} />
-      ) : (
-        <Invited onPractise={onPractise} />
-      )}
-      <div>
-        {answer?.view && <ProfileChart view={answer.view} measure={answer.measure} />}
-        {frames.frames.length > 0 && (
-          <FrameList
-            frames={frames}
-            session={session}
-            chosen={chosen?.id ?? null}
-            logged={logged}
-            onChoose={onChoose}
-          />
-        )}
-      </div>
-    </>
-  );
-}
-
 /** The frame in hand: the one that was chosen, else the last that was measured. */
 function useChosen(frames: readonly Frame[]) {
   const [id, choose] = useState<string | null>(null);
@@ -185,38 +91,6 @@ function useChosen(frames: readonly Frame[]) {
     choose(frames[at + by]?.id ?? id);
   };
   return { chosen: chosen ?? null, choose, step };
-}
-
-interface ViewBarProps {
-  view: 'frames' | 'log';
-  onView: (view: 'frames' | 'log') => void;
-  /** Entries of the log. */
-  count: number;
-  /** Null where there is no frame to show the rest of. */
-  residual: boolean | null;
-  onResidual: (on: boolean) => void;
-}
-
-function ViewBar({ view, onView, count, residual, onResidual }: ViewBarProps) {
-  return (
-    <Views>
-      <ViewButton aria-pressed={view === 'frames'} onClick={() => onView('frames')}>
-        Frames
-      </ViewButton>
-      <ViewButton aria-pressed={view === 'log'} onClick={() => onView('log')}>
-        Log ({count})
-      </ViewButton>
-      {residual !== null && (
-        <ViewButton
-          style={{ marginLeft: 'auto' }}
-          aria-pressed={residual}
-          onClick={() => onResidual(!residual)}
-        >
-          What the fit leaves
-        </ViewButton>
-      )}
-    </Views>
-  );
 }
 
 /** How the session's files are read. */
