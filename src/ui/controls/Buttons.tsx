@@ -47,6 +47,12 @@ export const MainButton = styled(Button)`
     background: var(--amber);
     filter: brightness(1.08);
   }
+  &[data-disabled] {
+    background: var(--raised);
+    color: var(--muted);
+    filter: none;
+    opacity: 1;
+  }
 `;
 
 export const LineButton = styled(Button)`
