@@ -2,10 +2,10 @@
 import Ajv from 'ajv';
 import standaloneCode from 'ajv/dist/standalone';
 import { tideMill } from '../src/core/demo/tideMill';
-import { writeWorkspace } from '../src/core/exchange/workspaceFile';
-import type { RecordSchema } from '../src/core/kit/schema';
-import { rigFileSchema } from '../src/core/kit/rigFile';
-import { TABLE_NAMES, workspaceSchema } from '../src/core/kit/workspace';
+import { writeWorkspace } from '../src/core/exchange/workspaceJson';
+import type { RecordSchema } from '../src/core/kit/records/schema';
+import { rigFileSchema } from '../src/core/kit/records/rigFile';
+import { TABLE_NAMES, workspaceSchema } from '../src/core/kit/records/workspace';
 
 const WORKSPACE_ID = 'workspace';
 
@@ -48,7 +48,7 @@ const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
 export function generatedFiles(): Record<string, string> {
   return {
-    'src/core/kit/generated/validators.js': validatorCode(),
+    'src/core/kit/checks/generated/validators.js': validatorCode(),
     'docs/workspace-v1.schema.json': json(workspaceSchema),
     'docs/examples/tide-mill.workspace.json': writeWorkspace(tideMill),
     'docs/rig-v1.schema.json': json(rigFileSchema),

@@ -7,11 +7,11 @@ import { tideMill } from '../../src/core/demo/tideMill';
 import { isClearAt } from '../../src/core/frame/coverage';
 import type { Halo } from '../../src/core/halo/rims';
 import { evidenceFor } from '../../src/core/halo/predict';
-import { limitStops } from '../../src/core/kit/judgement';
-import { openFNumberAt } from '../../src/core/kit/lens';
-import { setUp } from '../../src/core/rig/evaluate';
-import { riskOf, SOFTNESS_SIGMA } from '../../src/core/rig/risk';
-import { randomOf } from '../../src/core/optics/random';
+import { limitStops } from '../../src/core/kit/records/judgement';
+import { openFNumberAt } from '../../src/core/kit/records/lens';
+import { setUp } from '../../src/core/rig/report/evaluate';
+import { riskOf, SOFTNESS_SIGMA } from '../../src/core/rig/report/risk';
+import { randomOf } from '../../src/core/maths/random';
 import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
 
 const RIGS = 2000;

@@ -1,11 +1,11 @@
 /** How fast the core answers, on one core. Bundled and run by npm run bench. */
 import { choose, type Job } from '../../src/core/choose/choose';
 import { tideMill } from '../../src/core/demo/tideMill';
-import { openFNumberAt } from '../../src/core/kit/lens';
-import type { Workspace } from '../../src/core/kit/workspace';
-import { evaluate, verdictOf } from '../../src/core/rig/evaluate';
+import { openFNumberAt } from '../../src/core/kit/records/lens';
+import type { Workspace } from '../../src/core/kit/records/workspace';
+import { evaluate, verdictOf } from '../../src/core/rig/report/evaluate';
 import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
-import { waysOut } from '../../src/core/rig/waysOut';
+import { waysOut } from '../../src/core/rig/search/waysOut';
 
 const demoRigs = tideMill.rigs.flatMap((record) => {
   const rig = resolveRig(tideMill, record);

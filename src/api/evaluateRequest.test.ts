@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../tests/support/demo';
-import { rigFileOf } from '@/core/exchange/rigFile';
-import { evaluate } from '@/core/rig/evaluate';
+import { rigFileOf } from '@/core/exchange/rigJson';
+import { evaluate } from '@/core/rig/report/evaluate';
 import { answerEvaluate } from './evaluateRequest';
 import { onlyPost } from './requests';
 

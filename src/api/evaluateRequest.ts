@@ -1,7 +1,7 @@
 /** The answer to POST /api/evaluate: a rig file in, the report out, the same as on screen. */
 import { parseJson } from '@/core/exchange/json';
-import { rigOfFile } from '@/core/exchange/rigFile';
-import { evaluate } from '@/core/rig/evaluate';
+import { rigOfFile } from '@/core/exchange/rigJson';
+import { evaluate } from '@/core/rig/report/evaluate';
 import { one, readBody, refuse } from './requests';
 
 /** Largest body read, bytes. */

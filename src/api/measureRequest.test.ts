@@ -4,7 +4,7 @@ import { drawRig, exposureOf, mapOf } from '../../tests/support/frames';
 import { pngFile } from '@/core/bench-camera/encode';
 import { expose } from '@/core/bench-camera/expose';
 import { trueRadii } from '@/core/bench-camera/rays';
-import { randomOf } from '@/core/optics/random';
+import { randomOf } from '@/core/maths/random';
 import { answerMeasure } from './measureRequest';
 
 const rig = { ...drawRig(randomOf(21), 0.75, 0.8), sensor: { widthMm: 36, heightMm: 24 } };

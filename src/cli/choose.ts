@@ -1,6 +1,6 @@
 /** halo choose: which rigs of a workspace can do a job, one JSON object a line. */
 import { choose, type Candidate, type Job } from '@/core/choose/choose';
-import { readWorkspace } from '@/core/exchange/workspaceFile';
+import { readWorkspace } from '@/core/exchange/workspaceJson';
 import {
   badInput,
   numberFrom,

@@ -1,5 +1,5 @@
 /** halo coverage: a halo given by its rims over a frame. */
-import { limitStops, DEFAULT_JUDGEMENT } from '@/core/kit/judgement';
+import { limitStops, DEFAULT_JUDGEMENT } from '@/core/kit/records/judgement';
 import { circleCoverage, coverage, judge } from '@/core/frame/coverage';
 import type { Travel } from '@/core/frame/geometry';
 import type { Halo, Rim } from '@/core/halo/rims';

@@ -1,6 +1,6 @@
 /** halo evaluate: the report on a rig file or a rig of a workspace file. */
-import { evaluate, type Report } from '@/core/rig/evaluate';
-import { waysOut, type Way } from '@/core/rig/waysOut';
+import { evaluate, type Report } from '@/core/rig/report/evaluate';
+import { waysOut, type Way } from '@/core/rig/search/waysOut';
 import { readArgs, type Command } from './command';
 import { rigFrom } from './rigInput';
 import { mm, percent, signed, size, stops } from './words';

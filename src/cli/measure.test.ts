@@ -6,7 +6,7 @@ import { drawRig, exposureOf, mapOf } from '../../tests/support/frames';
 import { pngFile } from '@/core/bench-camera/encode';
 import { expose } from '@/core/bench-camera/expose';
 import { trueRadii } from '@/core/bench-camera/rays';
-import { randomOf } from '@/core/optics/random';
+import { randomOf } from '@/core/maths/random';
 import { main } from './main';
 
 async function halo(...args: string[]): Promise<{ code: number; out: string; err: string }> {

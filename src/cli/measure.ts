@@ -1,7 +1,7 @@
 /** halo measure: the halo in test frames, file by file. */
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Problem } from '@/core/kit/problem';
+import type { Problem } from '@/core/kit/checks/problem';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
 import type { Figure, FrameMeasure } from '@/core/measure/measureFrame';

@@ -1,8 +1,8 @@
 /** The rig a command is about: a rig file, or a rig of a workspace file. */
 import { checkSize, parseJson } from '@/core/exchange/json';
-import { rigOfFile, rigOfWorkspace } from '@/core/exchange/rigFile';
-import { readWorkspace } from '@/core/exchange/workspaceFile';
-import type { Part } from '@/core/kit/part';
+import { rigOfFile, rigOfWorkspace } from '@/core/exchange/rigJson';
+import { readWorkspace } from '@/core/exchange/workspaceJson';
+import type { Part } from '@/core/kit/records/part';
 import type { Rig } from '@/core/rig/rig';
 import { badInput, CANNOT_ANSWER, CliError, refused } from './command';
 import { readInput } from './input';

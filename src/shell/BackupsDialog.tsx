@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
-import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/workspace';
+import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
 import { keepBackup, listBackups, restoreBackup } from '@/store/backups';
 import type { Backup } from '@/store/db';
 import { db } from '@/store/instance';

@@ -7,7 +7,7 @@ import {
   type TableName,
   type Workspace,
   type WorkspaceFile,
-} from '@/core/kit/workspace';
+} from '@/core/kit/records/workspace';
 import {
   importItems,
   isEmpty,

@@ -1,6 +1,6 @@
 'use client';
 import styled from 'styled-components';
-import type { Judgement } from '@/core/kit/judgement';
+import type { Judgement } from '@/core/kit/records/judgement';
 import { CIRCLE_RULES, type CircleRule } from '@/core/optics/depth';
 import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
 import { Choice } from '@/ui/controls/Choice';

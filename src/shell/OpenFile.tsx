@@ -1,5 +1,5 @@
 'use client';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { ImportDialog } from './ImportDialog';
 import type { useFiles } from './useFiles';
 

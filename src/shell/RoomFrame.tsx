@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { keepBackups } from '@/store/backups';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { Notice } from '@/ui/controls/Notice';
 import { BackupsDialog } from './BackupsDialog';
 import { HelpDialog } from './HelpDialog';

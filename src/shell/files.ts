@@ -1,7 +1,7 @@
 /** Files in and out. */
 import { checkSize } from '@/core/exchange/json';
-import type { Result } from '@/core/kit/problem';
-import type { WorkspaceFile } from '@/core/kit/workspace';
+import type { Result } from '@/core/kit/checks/problem';
+import type { WorkspaceFile } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
 import { loadWorkspaceFile } from '@/store/workspace';
 
@@ -20,7 +20,7 @@ export function download(name: string, text: string, type = 'application/json'):
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 export async function saveWorkspaceFile(): Promise<string> {
-  const { writeWorkspace } = await import('@/core/exchange/workspaceFile');
+  const { writeWorkspace } = await import('@/core/exchange/workspaceJson');
   const name = `wandering-halo-${today()}.json`;
   download(name, writeWorkspace(await loadWorkspaceFile(db)));
   return name;
@@ -31,7 +31,7 @@ export async function readWorkspaceFile(file: File): Promise<Result<WorkspaceFil
   const size = checkSize(file.size, file.name);
   if (!size.ok) return size;
   const [{ readWorkspace }, text] = await Promise.all([
-    import('@/core/exchange/workspaceFile'),
+    import('@/core/exchange/workspaceJson'),
     file.text(),
   ]);
   return readWorkspace(text, file.name);

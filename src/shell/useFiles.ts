@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useRef, useState } from 'react';
-import { problemText } from '@/core/kit/problem';
-import type { Workspace } from '@/core/kit/workspace';
+import { problemText } from '@/core/kit/checks/problem';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { tideMillLoader } from '@/store/demo';
 import { db } from '@/store/instance';
 import { keepBackup } from '@/store/backups';

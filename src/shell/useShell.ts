@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { Judgement } from '@/core/kit/judgement';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Judgement } from '@/core/kit/records/judgement';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
 import { redo, undo } from '@/store/journal';
 import { isEmpty, setJudgement } from '@/store/workspace';

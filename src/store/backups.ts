@@ -1,11 +1,11 @@
 /** Backups inside the database: the whole workspace, from time to time and before anything large. */
-import { problemText } from '@/core/kit/problem';
-import { TABLE_NAMES, type TableName } from '@/core/kit/workspace';
+import { problemText } from '@/core/kit/checks/problem';
+import { TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
 import type { Backup, HaloDatabase } from './db';
 import { importWorkspace, isEmpty, loadWorkspaceFile } from './workspace';
 
 /** Reading and writing files is loaded only when a backup is kept or restored. */
-const fileWork = () => import('@/core/exchange/workspaceFile');
+const fileWork = () => import('@/core/exchange/workspaceJson');
 
 /** Time between two backups kept from time to time, ms. */
 const EVERY_MS = 10 * 60 * 1000;

@@ -1,8 +1,8 @@
 /** The workspace in the browser's own database. */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
-import type { Judgement } from '@/core/kit/judgement';
-import type { LightGrid } from '@/core/measure/reduce';
-import { TABLE_NAMES, type TableName, type Tables } from '@/core/kit/workspace';
+import type { Judgement } from '@/core/kit/records/judgement';
+import type { LightGrid } from '@/core/measure/light/lightGrid';
+import { TABLE_NAMES, type TableName, type Tables } from '@/core/kit/records/workspace';
 
 /** The one record of preferences that counts as part of the workspace. */
 export const JUDGEMENT_ID = 'judgement';

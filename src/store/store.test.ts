@@ -4,16 +4,16 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { tideMill } from '@/core/demo/tideMill';
-import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceFile';
-import type { KitTable } from '@/core/kit/fieldTypes';
-import type { JsonSchema } from '@/core/kit/schema';
-import { checkRecord } from '@/core/kit/validate';
+import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { JsonSchema } from '@/core/kit/records/schema';
+import { checkRecord } from '@/core/kit/checks/validate';
 import {
   DEFINITIONS,
   EMPTY_WORKSPACE,
   WORKSPACE_FORMAT,
   type Workspace,
-} from '@/core/kit/workspace';
+} from '@/core/kit/records/workspace';
 import { arbitraryOf } from '../../tests/support/arbitraries';
 import { keepBackup, listBackups, restoreBackup, surplus } from './backups';
 import { HaloDatabase } from './db';

@@ -1,6 +1,11 @@
 /** The whole workspace, read and replaced at once. */
-import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/judgement';
-import { TABLE_NAMES, type TableName, type Tables, type Workspace } from '@/core/kit/workspace';
+import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records/judgement';
+import {
+  TABLE_NAMES,
+  type TableName,
+  type Tables,
+  type Workspace,
+} from '@/core/kit/records/workspace';
 import { EXTRAS_ID, JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
 import { commit, type Write } from './journal';
 

@@ -4,7 +4,7 @@ import { pngFile, jpegFile } from '@/core/bench-camera/encode';
 import { expose as takeFrame } from '@/core/bench-camera/expose';
 import { practiceRig, type PracticeShot } from '@/core/bench-camera/practice';
 import { lightMap, trueRadii } from '@/core/bench-camera/rays';
-import type { PixelImage } from '@/core/measure/pixels';
+import type { PixelImage } from '@/core/measure/file/pixels';
 
 async function encodeJpeg({ widthPx, heightPx, data }: PixelImage): Promise<Uint8Array> {
   const canvas = new OffscreenCanvas(widthPx, heightPx);

@@ -2,11 +2,11 @@
 import { expose } from 'comlink';
 import { readLensfun, type LensfunCamera, type LensfunLens } from '@/core/exchange/lensfun';
 import { bodyRecord, lensRecord, ownName } from '@/core/exchange/lensfunRecords';
-import type { Body } from '@/core/kit/body';
-import type { Lens } from '@/core/kit/lens';
-import type { Marking } from '@/core/kit/marking';
-import type { Mount } from '@/core/kit/mount';
-import type { Problem } from '@/core/kit/problem';
+import type { Body } from '@/core/kit/records/body';
+import type { Lens } from '@/core/kit/records/lens';
+import type { Marking } from '@/core/kit/records/marking';
+import type { Mount } from '@/core/kit/records/mount';
+import type { Problem } from '@/core/kit/checks/problem';
 
 /** One line of what can be picked. */
 export interface LensfunEntry {

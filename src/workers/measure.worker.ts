@@ -1,21 +1,21 @@
 /** A thin door to measuring: files in, figures and pictures out, one after another. */
 import { expose } from 'comlink';
-import type { HaloSample } from '@/core/kit/haloSample';
-import { problemText } from '@/core/kit/problem';
+import type { HaloSample } from '@/core/kit/records/haloSample';
+import { problemText } from '@/core/kit/checks/problem';
 import {
   decodeFrame,
   tooLarge,
   type FrameSettings,
   type PictureDecoder,
-} from '@/core/measure/decode';
-import { fitHalo } from '@/core/measure/fit';
+} from '@/core/measure/file/decode';
+import { fitHalo } from '@/core/measure/fit/haloFit';
 import { frameView, type FrameView } from '@/core/measure/frameView';
 import { measureFile, type FileOptions } from '@/core/measure/measureFile';
 import { figuresOf, type FrameMeasure } from '@/core/measure/measureFrame';
-import type { PixelImage } from '@/core/measure/pixels';
-import type { LightGrid } from '@/core/measure/reduce';
-import type { Tone } from '@/core/measure/tone';
-import { toneFromFrames } from '@/core/measure/tonePair';
+import type { PixelImage } from '@/core/measure/file/pixels';
+import type { LightGrid } from '@/core/measure/light/lightGrid';
+import type { Tone } from '@/core/measure/light/tone';
+import { toneFromFrames } from '@/core/measure/light/tonePair';
 import { sampleFrom, type SampleFacts } from '@/core/measure/toSample';
 
 /** The browser's own decoder: EXIF rotation applied, colours left as they stand in the file. */

@@ -8,7 +8,7 @@ import { expose } from '../../src/core/bench-camera/expose';
 import { practiceRig } from '../../src/core/bench-camera/practice';
 import { lightMap } from '../../src/core/bench-camera/rays';
 import { tideMill } from '../../src/core/demo/tideMill';
-import { evaluate } from '../../src/core/rig/evaluate';
+import { evaluate } from '../../src/core/rig/report/evaluate';
 import { isMissing, resolveRig, turned } from '../../src/core/rig/rig';
 import { fileAt, folder, MeasurePage, shotAt, truthAt } from './measurePage';
 

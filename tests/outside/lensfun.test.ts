@@ -8,13 +8,13 @@ import { join } from 'node:path';
 import { XMLParser } from 'fast-xml-parser';
 import { describe, expect, it } from 'vitest';
 import { nativeStanding } from '@/core/halo/native';
-import { lensExample, type Lens } from '@/core/kit/lens';
+import { lensExample, type Lens } from '@/core/kit/records/lens';
 import { readLensfun } from '@/core/exchange/lensfun';
 import { LENSFUN_LICENCE } from '@/core/exchange/lensfunLicence';
 import { bodyRecord, calibratedStops, lensRecord } from '@/core/exchange/lensfunRecords';
 import { predictHalo } from '@/core/halo/predict';
 import { lightAt } from '@/core/halo/rims';
-import { checkRecord } from '@/core/kit/validate';
+import { checkRecord } from '@/core/kit/checks/validate';
 import { cropFactor } from '@/core/optics/crop';
 import { formatById } from '@/core/optics/formats';
 

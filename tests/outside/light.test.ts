@@ -123,7 +123,7 @@ describe('angles of view on 36x24 (handbook table, computed)', () => {
 
 describe('stopping down (common practice, no source)', () => {
   it('makes a dark corner harder and blacker, and the dark part smaller', async () => {
-    const { evaluate } = await import('@/core/rig/evaluate');
+    const { evaluate } = await import('@/core/rig/report/evaluate');
     const rig = demoRig('lamplight');
     const at = (fNumber: number) =>
       evaluate({ ...rig, settings: { ...rig.settings, fNumber, aspect: 1.5 } });

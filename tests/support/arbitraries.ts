@@ -1,7 +1,7 @@
 /** Random values that a JSON Schema of ours admits, extremes first. */
 import fc from 'fast-check';
-import type { JsonSchema } from '@/core/kit/schema';
-import { DEFINITIONS } from '@/core/kit/workspace';
+import type { JsonSchema } from '@/core/kit/records/schema';
+import { DEFINITIONS } from '@/core/kit/records/workspace';
 
 const num = (v: unknown, fallback: number): number => (typeof v === 'number' ? v : fallback);
 

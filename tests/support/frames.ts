@@ -9,9 +9,9 @@ import {
   type RayLens,
   type TrueRadii,
 } from '@/core/bench-camera/rays';
-import type { PixelImage } from '@/core/measure/pixels';
+import type { PixelImage } from '@/core/measure/file/pixels';
 import { FULL_FRAME, diagonalMm, type FrameSize } from '@/core/optics/formats';
-import { randomOf, type Random } from '@/core/optics/random';
+import { randomOf, type Random } from '@/core/maths/random';
 
 export const FORMATS: readonly FrameSize[] = [
   { widthMm: 17.3, heightMm: 13 },

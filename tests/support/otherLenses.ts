@@ -5,7 +5,7 @@
 import { expose } from '@/core/bench-camera/expose';
 import { trueRadii, type Opening, type RayLens } from '@/core/bench-camera/rays';
 import { diagonalMm } from '@/core/optics/formats';
-import { randomOf, type Random } from '@/core/optics/random';
+import { randomOf, type Random } from '@/core/maths/random';
 import { exposureOf, FORMATS, mapOf, pick, throughJpeg, type DrawnFrame } from './frames';
 
 /** Where a ray from (rMm, 0) on the sensor towards `qMm` in the pupil meets the plane at `zMm`, mm. */

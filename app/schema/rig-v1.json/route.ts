@@ -1,3 +1,3 @@
-import { rigFileSchema } from '@/core/kit/rigFile';
+import { rigFileSchema } from '@/core/kit/records/rigFile';
 
 export const GET = (): Response => Response.json(rigFileSchema);

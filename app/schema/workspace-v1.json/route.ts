@@ -1,3 +1,3 @@
-import { workspaceSchema } from '@/core/kit/workspace';
+import { workspaceSchema } from '@/core/kit/records/workspace';
 
 export const GET = (): Response => Response.json(workspaceSchema);

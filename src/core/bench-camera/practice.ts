@@ -1,6 +1,6 @@
 /** The practice lens: made up, its halo hidden, for trying one's hand at measuring. */
 import { quickLens } from '../kit/quickLens';
-import type { Lens } from '../kit/lens';
+import type { Lens } from '../kit/records/lens';
 import { diagonalMm, type FrameSize } from '../optics/formats';
 import type { ShotSettings } from './exif';
 import type { Exposure } from './expose';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
-import { restingSettings } from '../kit/rigRecord';
-import { verdictOf } from '../rig/evaluate';
+import { restingSettings } from '../kit/records/rigRecord';
+import { verdictOf } from '../rig/report/evaluate';
 import { isMissing, resolveRig } from '../rig/rig';
 import { choose, type Candidate, type Job } from './choose';
 

@@ -1,16 +1,16 @@
 /** From a whole kit: which rigs can do a job, and why the others cannot. */
 import type { VerdictKind } from '../frame/coverage';
 import { deliveredFrame } from '../frame/pipeline';
-import type { Body, Mode } from '../kit/body';
-import type { Judgement } from '../kit/judgement';
-import { openFNumberAt, transmissionOf, type Lens } from '../kit/lens';
-import type { Mount } from '../kit/mount';
-import type { Part } from '../kit/part';
-import { restingSettings } from '../kit/rigRecord';
-import type { Workspace } from '../kit/workspace';
+import type { Body, Mode } from '../kit/records/body';
+import type { Judgement } from '../kit/records/judgement';
+import { openFNumberAt, transmissionOf, type Lens } from '../kit/records/lens';
+import type { Mount } from '../kit/records/mount';
+import type { Part } from '../kit/records/part';
+import { restingSettings } from '../kit/records/rigRecord';
+import type { Workspace } from '../kit/records/workspace';
 import { cropFactor } from '../optics/crop';
-import { findChains, type Chain } from '../rig/chains';
-import { verdictOf } from '../rig/evaluate';
+import { findChains, type Chain } from '../rig/search/chains';
+import { verdictOf } from '../rig/report/evaluate';
 import type { Rig } from '../rig/rig';
 import { frontFactor, trainLight } from '../rig/train';
 

@@ -1,4 +1,4 @@
-import type { Body, Mode, StabilisationCrop } from '../kit/body';
+import type { Body, Mode, StabilisationCrop } from '../kit/records/body';
 
 const crop = (
   id: string,

@@ -1,4 +1,4 @@
-import type { Lens } from '../kit/lens';
+import type { Lens } from '../kit/records/lens';
 import {
   FULL,
   GATE,

@@ -1,7 +1,7 @@
 /** Short ways to write down the demo lenses. */
-import { NO_ELECTRONICS } from '../kit/common';
-import type { Evidence, HaloSample } from '../kit/haloSample';
-import type { Lens } from '../kit/lens';
+import { NO_ELECTRONICS } from '../kit/records/common';
+import type { Evidence, HaloSample } from '../kit/records/haloSample';
+import type { Lens } from '../kit/records/lens';
 
 const measured = (date: string, frames: number, source: string): Evidence => ({
   kind: 'measured',

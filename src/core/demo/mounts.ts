@@ -1,4 +1,4 @@
-import type { Mount } from '../kit/mount';
+import type { Mount } from '../kit/records/mount';
 
 const mount = (
   id: string,

@@ -1,5 +1,5 @@
-import { NO_ELECTRONICS, type Electronics } from '../kit/common';
-import type { OwnRim, Part } from '../kit/part';
+import { NO_ELECTRONICS, type Electronics } from '../kit/records/common';
+import type { OwnRim, Part } from '../kit/records/part';
 
 const base = {
   maker: 'Ninefold',

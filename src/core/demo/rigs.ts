@@ -1,4 +1,4 @@
-import { restingSettings, type RigRecord, type RigSettings } from '../kit/rigRecord';
+import { restingSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
 
 const rig = (
   id: string,

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
-import { KIT_TABLES, type KitTable } from '../kit/fieldTypes';
-import type { JsonSchema } from '../kit/schema';
-import { markingExample, type Marking } from '../kit/marking';
-import { checkRecord } from '../kit/validate';
-import { DEFINITIONS, type Tables } from '../kit/workspace';
+import { KIT_TABLES, type KitTable } from '../kit/fields/fieldTypes';
+import type { JsonSchema } from '../kit/records/schema';
+import { markingExample, type Marking } from '../kit/records/marking';
+import { checkRecord } from '../kit/checks/validate';
+import { DEFINITIONS, type Tables } from '../kit/records/workspace';
 import { arbitraryOf } from '../../../tests/support/arbitraries';
 import { guessMapping, readRows, readSheet, writeCsv } from './csv';
 

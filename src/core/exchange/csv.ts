@@ -1,12 +1,12 @@
 /** Tables as CSV, out and back without loss. */
 import Papa from 'papaparse';
-import { valueAt, withValueAt } from '../kit/fields';
-import type { KitTable } from '../kit/fieldTypes';
-import { markingIn, type Marking } from '../kit/marking';
-import { fail, ok, problemText, type Result } from '../kit/problem';
-import { readQuantity, UNIT_WORDS } from '../kit/quantity';
-import { checkRecord } from '../kit/validate';
-import { TABLE_WORDS, type Tables } from '../kit/workspace';
+import { valueAt, withValueAt } from '../kit/fields/fields';
+import type { KitTable } from '../kit/fields/fieldTypes';
+import { markingIn, type Marking } from '../kit/records/marking';
+import { fail, ok, problemText, type Result } from '../kit/checks/problem';
+import { readQuantity, UNIT_WORDS } from '../kit/fields/quantity';
+import { checkRecord } from '../kit/checks/validate';
+import { TABLE_WORDS, type Tables } from '../kit/records/workspace';
 import { guarded, unguarded } from './csvGuard';
 import { columnsOf, leftOver, MORE, putBack, schemaOf, type Column } from './csvColumns';
 import { checkSize, parseJson } from './json';

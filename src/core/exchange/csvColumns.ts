@@ -1,9 +1,9 @@
 /** Which columns a table has as CSV: one for every fact of a record, lists and unknown facts as JSON. */
-import type { KitTable } from '../kit/fieldTypes';
-import { FIELDS } from '../kit/fieldTables';
-import type { Unit } from '../kit/quantity';
-import type { JsonSchema } from '../kit/schema';
-import { DEFINITIONS } from '../kit/workspace';
+import type { KitTable } from '../kit/fields/fieldTypes';
+import { FIELDS } from '../kit/fields/fieldTables';
+import type { Unit } from '../kit/fields/quantity';
+import type { JsonSchema } from '../kit/records/schema';
+import { DEFINITIONS } from '../kit/records/workspace';
 
 export interface Column {
   /** Place in the record, with dots; also the column's heading. */

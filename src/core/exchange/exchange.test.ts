@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../tests/support/arbitraries';
 import { demoRig } from '../../../tests/support/demo';
 import { tideMill } from '../demo/tideMill';
-import { problemText, type Result } from '../kit/problem';
-import { mountSchema } from '../kit/mount';
-import { EMPTY_WORKSPACE, type Workspace } from '../kit/workspace';
-import { evaluate } from '../rig/evaluate';
+import { problemText, type Result } from '../kit/checks/problem';
+import { mountSchema } from '../kit/records/mount';
+import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
+import { evaluate } from '../rig/report/evaluate';
 import { checkSize, MOST_JSON_BYTES, parseJson } from './json';
-import { rigFileOf, rigOfFile, rigOfWorkspace } from './rigFile';
-import { readWorkspace, writeWorkspace } from './workspaceFile';
+import { rigFileOf, rigOfFile, rigOfWorkspace } from './rigJson';
+import { readWorkspace, writeWorkspace } from './workspaceJson';
 
 const words = (result: Result<unknown>): string => (result.ok ? '' : problemText(result.problems));
 

@@ -1,6 +1,6 @@
 /** JSON text in, parsed value out, with the place named where it breaks. */
 import { parse, type ParseError } from 'jsonc-parser';
-import { fail, ok, type Result } from '../kit/problem';
+import { fail, ok, type Result } from '../kit/checks/problem';
 
 /** Largest file read as a workspace or rig, bytes. */
 export const MOST_JSON_BYTES = 64 * 1024 * 1024;

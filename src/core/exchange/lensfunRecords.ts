@@ -1,14 +1,14 @@
 /** Entries of the Lensfun database as records of a kit; vignetting calibrations as falloff samples. */
 import { lightAt, type Halo } from '../halo/rims';
-import type { Body } from '../kit/body';
-import { bodyOf, FRESH_MODE } from '../kit/freshBody';
-import type { HaloSample } from '../kit/haloSample';
-import type { Lens } from '../kit/lens';
-import { markingIn, type Marking } from '../kit/marking';
-import type { Mount } from '../kit/mount';
+import type { Body } from '../kit/records/body';
+import { bodyOf, FRESH_MODE } from '../kit/records/freshBody';
+import type { HaloSample } from '../kit/records/haloSample';
+import type { Lens } from '../kit/records/lens';
+import { markingIn, type Marking } from '../kit/records/marking';
+import type { Mount } from '../kit/records/mount';
 import { quickLens, readEngraving } from '../kit/quickLens';
 import { diagonalMm, FULL_FRAME } from '../optics/formats';
-import { medianOf } from '../optics/median';
+import { medianOf } from '../maths/median';
 import { frameOfCrop, type LensfunCamera, type LensfunLens, type Vignetting } from './lensfun';
 import { LENSFUN_LICENCE } from './lensfunLicence';
 

@@ -1,6 +1,6 @@
 /** The log as a CSV file. */
 import Papa from 'papaparse';
-import type { Measurement } from '../kit/measurement';
+import type { Measurement } from '../kit/records/measurement';
 import { guarded } from './csvGuard';
 
 const figure = (v: number | null | undefined): string =>

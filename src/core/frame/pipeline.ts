@@ -1,5 +1,5 @@
 /** From the sensor area that is read to the picture that is delivered. */
-import type { Mode, StabilisationCrop } from '../kit/body';
+import type { Mode, StabilisationCrop } from '../kit/records/body';
 import type { FrameSize } from '../optics/formats';
 
 export interface DeliveredFrame extends FrameSize {

@@ -3,7 +3,7 @@
  * a defect every lens has. Our own statistics of the Lensfun database (CC BY-SA 3.0; 461 lenses with
  * vignetting data): quartiles wide open and at f/8, stops.
  */
-import { isZoom, type Lens } from '../kit/lens';
+import { isZoom, type Lens } from '../kit/records/lens';
 import { diagonalMm, FULL_FRAME } from '../optics/formats';
 
 type Quartiles = readonly [better: number, worse: number];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { haloSampleExample } from '../kit/haloSample';
-import { lensExample, type Lens } from '../kit/lens';
+import { haloSampleExample } from '../kit/records/haloSample';
+import { lensExample, type Lens } from '../kit/records/lens';
 import { evidenceFor, focusScale, predictHalo } from './predict';
 import { priorFor } from './priors';
 

@@ -2,11 +2,11 @@
  * The halo of a bare lens at a zoom, aperture and focus setting, from its samples or, without any, from
  * what is usual for its kind.
  */
-import { EVIDENCE_KINDS, type EvidenceKind, type HaloSample } from '../kit/haloSample';
-import type { Lens } from '../kit/lens';
+import { EVIDENCE_KINDS, type EvidenceKind, type HaloSample } from '../kit/records/haloSample';
+import type { Lens } from '../kit/records/lens';
 import { diagonalMm } from '../optics/formats';
 import { focusMagnification } from '../optics/view';
-import { pchip, type Curve } from './pchip';
+import { pchip, type Curve } from '../maths/monotone';
 import { PRIOR_SOFTNESS_TIMES_N, priorFor } from './priors';
 import type { Halo, Rim } from './rims';
 

@@ -3,7 +3,7 @@
  * was designed for. Assumptions of this program, shown as "estimated" and never as fact; that primes
  * cover better than zooms, long lenses better than short and macros best is common practice, no source.
  */
-import { isZoom, type Lens } from '../kit/lens';
+import { isZoom, type Lens } from '../kit/records/lens';
 import { diagonalMm } from '../optics/formats';
 
 export interface Prior {

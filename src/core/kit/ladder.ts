@@ -1,6 +1,6 @@
 /** Mounts by register: which lens reaches which body with a plain adapter, and what mount one holds. */
 import { canBePlain, plainThicknessMm } from '../optics/register';
-import type { Mount } from './mount';
+import type { Mount } from './records/mount';
 
 export interface Rung {
   mount: Mount;

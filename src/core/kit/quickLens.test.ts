@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
-import { hintsFor } from './completeness';
-import { markingIn } from './marking';
+import { hintsFor } from './checks/completeness';
+import { markingIn } from './records/marking';
 import { quickLens, readEngraving, type LensFacts } from './quickLens';
-import { checkRecord } from './validate';
+import { checkRecord } from './checks/validate';
 
 const { markings } = tideMill;
 const read = (text: string) => readEngraving(text, markings);

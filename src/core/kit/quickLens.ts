@@ -1,8 +1,8 @@
 /** A lens from the few facts that stand on it; the rest is what is usual, and marked so. */
 import type { FrameSize } from '../optics/formats';
-import { NO_ELECTRONICS } from './common';
-import type { Lens } from './lens';
-import { markingIn, type Marking } from './marking';
+import { NO_ELECTRONICS } from './records/common';
+import type { Lens } from './records/lens';
+import { markingIn, type Marking } from './records/marking';
 
 export interface LensFacts {
   /** What is engraved on it. */

@@ -1,8 +1,8 @@
 /** What a screen shows of a measured frame: the picture, what the fit leaves of it, and the profile. */
 import { transmissionAt } from '../halo/rims';
-import { middleLight } from './contour';
-import { rimsOf } from './haloModel';
-import { wallOf } from './fit';
+import { middleLight } from './light/contour';
+import { rimsOf } from './fit/haloModel';
+import { wallOf } from './fit/haloFit';
 import type { FrameEvidence } from './measureFrame';
 
 export interface ViewProfilePoint {

@@ -1,7 +1,7 @@
 /** Whether a frame is fit to measure: an even, bright, unclipped field. */
-import { wallOf, type HaloFit } from './fit';
-import { residualsOf } from './haloProblem';
-import type { LightGrid } from './reduce';
+import { wallOf, type HaloFit } from './fit/haloFit';
+import { residualsOf } from './fit/haloProblem';
+import type { LightGrid } from './light/lightGrid';
 
 /** What can be wrong with a frame. */
 export type FrameWarning =

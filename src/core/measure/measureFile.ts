@@ -1,10 +1,15 @@
 /** From a frame's file to its measurement: decoding, tone response, settings, figures. */
-import { ok, type Result } from '../kit/problem';
+import { ok, type Result } from '../kit/checks/problem';
 import type { FrameSize } from '../optics/formats';
-import { decodeFrame, type DecodedFrame, type FrameSettings, type PictureDecoder } from './decode';
+import {
+  decodeFrame,
+  type DecodedFrame,
+  type FrameSettings,
+  type PictureDecoder,
+} from './file/decode';
 import { measureFrame, type Figure, type FrameEvidence, type FrameMeasure } from './measureFrame';
-import type { PixelImage } from './pixels';
-import type { Tone } from './tone';
+import type { PixelImage } from './file/pixels';
+import type { Tone } from './light/tone';
 
 export interface FileOptions {
   sensor: FrameSize;

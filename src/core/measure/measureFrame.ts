@@ -2,16 +2,21 @@
 import { BLACK_TRANSMISSION, CLEAR_TRANSMISSION, radiusWhere } from '../halo/radii';
 import { blackoutRadiusMm, transmissionAt, type Rim } from '../halo/rims';
 import { farthestCornerMm, type FrameSize } from '../optics/formats';
-import { middleLight } from './contour';
-import { fitHalo, wallOf, type HaloFit } from './fit';
-import { rimsOf } from './haloModel';
-import { halfLightInterval } from './interval';
+import { middleLight } from './light/contour';
+import { fitHalo, wallOf, type HaloFit } from './fit/haloFit';
+import { rimsOf } from './fit/haloModel';
+import { halfLightInterval } from './fit/interval';
 import { judgeFit, judgeLight, type FrameWarning } from './judge';
-import { grainOf } from './grain';
-import type { PixelImage } from './pixels';
-import { lowerBoundMm, profileRadius, radialProfile, type ProfilePoint } from './radialProfile';
-import { reduceFrame, type LightGrid } from './reduce';
-import { toneTable, type Tone } from './tone';
+import { grainOf } from './light/grain';
+import type { PixelImage } from './file/pixels';
+import {
+  lowerBoundMm,
+  profileRadius,
+  radialProfile,
+  type ProfilePoint,
+} from './light/radialProfile';
+import { reduceFrame, type LightGrid } from './light/lightGrid';
+import { toneTable, type Tone } from './light/tone';
 
 export interface Figure {
   value: number;

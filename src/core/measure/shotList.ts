@@ -1,5 +1,5 @@
 /** Which frames to shoot so that a lens is known: focal lengths by apertures by focus. */
-import type { Lens } from '../kit/lens';
+import type { Lens } from '../kit/records/lens';
 import { nearestMarked } from '../optics/apertures';
 
 export interface Shot {

@@ -1,7 +1,7 @@
 /** Measured frames as what a lens knows of its halo. */
-import type { HaloSample } from '../kit/haloSample';
-import type { HaloFit } from './fit';
-import { halfLightInterval } from './interval';
+import type { HaloSample } from '../kit/records/haloSample';
+import type { HaloFit } from './fit/haloFit';
+import { halfLightInterval } from './fit/interval';
 
 export interface SampleFacts {
   id: string;

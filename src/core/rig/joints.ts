@@ -1,6 +1,6 @@
 /** Whether the mounts of a rig join from lens to body. */
-import { fullName } from '../kit/body';
-import { isFront } from '../kit/part';
+import { fullName } from '../kit/records/body';
+import { isFront } from '../kit/records/part';
 import type { Rig } from './rig';
 
 export interface JointProblem {

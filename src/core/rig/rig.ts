@@ -1,11 +1,11 @@
 /** A rig: body, mode, lens and what stands between them, with how they are set. */
-import type { Body, Mode } from '../kit/body';
-import type { Judgement } from '../kit/judgement';
-import { isZoom, openFNumberAt, type Lens } from '../kit/lens';
-import type { Mount } from '../kit/mount';
-import type { Part } from '../kit/part';
-import { mergedSettings, type RigRecord, type RigSettings } from '../kit/rigRecord';
-import type { Workspace } from '../kit/workspace';
+import type { Body, Mode } from '../kit/records/body';
+import type { Judgement } from '../kit/records/judgement';
+import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
+import type { Mount } from '../kit/records/mount';
+import type { Part } from '../kit/records/part';
+import { mergedSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
+import type { Workspace } from '../kit/records/workspace';
 
 export interface Rig {
   name: string;

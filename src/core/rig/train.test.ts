@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { lensExample } from '../kit/lens';
-import { mountExample, type Mount } from '../kit/mount';
-import { partExample, type Part } from '../kit/part';
+import { lensExample } from '../kit/records/lens';
+import { mountExample, type Mount } from '../kit/records/mount';
+import { partExample, type Part } from '../kit/records/part';
 import type { Halo } from '../halo/rims';
 import { converterOfFocal, converterOfShift } from '../optics/converter';
 import { extensionMm, haloBehind, imageShiftMm, shiftRangeMm, trainLight } from './train';

@@ -1,7 +1,7 @@
 /** The train of parts behind the lens: what it does to focal length, light and halo. */
-import type { Mount } from '../kit/mount';
-import { isFront, magnifies, type Part } from '../kit/part';
-import { transmissionOf, type Lens } from '../kit/lens';
+import type { Mount } from '../kit/records/mount';
+import { isFront, magnifies, type Part } from '../kit/records/part';
+import { transmissionOf, type Lens } from '../kit/records/lens';
 import type { Halo, Rim } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
 import { customaryStopsTogether, glassLossStops, lightStopsOfFactor, tStop } from '../optics/stops';

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { tideMill } from '../demo/tideMill';
-import type { Part } from '../kit/part';
-import { CAUTION_IDS, cautionsFor } from './cautions';
-import { findChains } from './chains';
-import { evaluate, verdictOf } from './evaluate';
-import { fitOf } from './fit';
+import type { Part } from '../kit/records/part';
+import { CAUTION_IDS, cautionsFor } from './report/cautions';
+import { findChains } from './search/chains';
+import { evaluate, verdictOf } from './report/evaluate';
+import { fitOf } from './mechanicalFit';
 import type { Rig } from './rig';
-import { applied } from './wayIdeas';
-import { waysOut } from './waysOut';
-import { converterOrCrop } from './sharpness';
+import { applied } from './search/wayIdeas';
+import { waysOut } from './search/waysOut';
+import { converterOrCrop } from './report/sharpness';
 
 const part = (id: string): Part => tideMill.parts.find((p) => p.id === id)!;
 const lens = (id: string) => tideMill.lenses.find((l) => l.id === id)!;

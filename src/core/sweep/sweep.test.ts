@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { tideMill } from '../demo/tideMill';
-import { verdictOf } from '../rig/evaluate';
+import { verdictOf } from '../rig/report/evaluate';
 import {
   apertureSteps,
   focalSteps,

@@ -1,10 +1,10 @@
 /** One rig over any two of its axes. */
 import type { VerdictKind } from '../frame/coverage';
-import { isZoom, openFNumberAt } from '../kit/lens';
-import type { Part } from '../kit/part';
-import type { RigSettings } from '../kit/rigRecord';
+import { isZoom, openFNumberAt } from '../kit/records/lens';
+import type { Part } from '../kit/records/part';
+import type { RigSettings } from '../kit/records/rigRecord';
 import { apertureSeries } from '../optics/apertures';
-import { verdictOf } from '../rig/evaluate';
+import { verdictOf } from '../rig/report/evaluate';
 import { turned, type Rig } from '../rig/rig';
 
 export type SweepAxis = 'focal' | 'aperture' | 'focus' | 'mode' | 'converter';

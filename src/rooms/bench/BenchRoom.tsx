@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';

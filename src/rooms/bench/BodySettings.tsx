@@ -1,10 +1,10 @@
 'use client';
 import styled from 'styled-components';
-import type { Body, Mode, SensorTravel } from '@/core/kit/body';
-import type { RigRecord } from '@/core/kit/rigRecord';
+import type { Body, Mode, SensorTravel } from '@/core/kit/records/body';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
 import { ASPECTS } from '@/core/frame/aspects';
 import { Choice } from '@/ui/controls/Choice';
-import { aspectOptions } from './options';
+import { aspectOptions } from '../../gear/options';
 import type { BenchActions } from './useBench';
 
 const Settings = styled.div`

@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { Part } from '@/core/kit/part';
-import type { RigRecord } from '@/core/kit/rigRecord';
+import type { Part } from '@/core/kit/records/part';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
 import { shiftRangeMm } from '@/core/rig/train';
 import { ValueField } from '@/ui/ring/ValueField';
 import type { BenchActions } from './useBench';

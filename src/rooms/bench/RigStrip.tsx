@@ -1,12 +1,12 @@
 'use client';
 import { memo, useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/workspace';
-import { evaluate, type Report } from '@/core/rig/evaluate';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
-import { riskWords } from '@/ui/marks/riskWords';
+import { riskWords } from '@/core/words/risk';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import { cornerWords, type Ghost } from '@/ui/stage/stageWords';
+import { cornerWords, type Ghost } from '@/core/words/corners';
 import { engraved, oneLine } from '@/ui/theme/type';
 
 const Scroller = styled.section`

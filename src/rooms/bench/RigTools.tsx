@@ -1,7 +1,7 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/rigRecord';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { MenuButton, type MenuAction } from '@/ui/controls/MenuButton';

@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/rigRecord';
-import type { Workspace } from '@/core/kit/workspace';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { isMissing } from '@/core/rig/rig';
 import { PHONE } from '@/ui/theme/type';
 import { LightPath } from '@/ui/train/LightPath';

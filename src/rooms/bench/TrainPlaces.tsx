@@ -2,9 +2,9 @@
 import { X } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/rigRecord';
-import type { Workspace } from '@/core/kit/workspace';
-import type { Caution, CautionPlace } from '@/core/rig/cautions';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
+import type { Workspace } from '@/core/kit/records/workspace';
+import type { Caution, CautionPlace } from '@/core/rig/report/cautions';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
 import { ActingButton, IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
@@ -12,7 +12,7 @@ import { SortableRows } from '@/ui/controls/SortableRows';
 import { BodySettings } from './BodySettings';
 import { CautionsHere } from './Cautions';
 import { ChainDialog } from './ChainDialog';
-import { addOptions, bodyOptions, lensOptions, modeOptions, swapOptions } from './options';
+import { addOptions, bodyOptions, lensOptions, modeOptions, swapOptions } from '../../gear/options';
 import { PartSettings } from './PartSettings';
 import type { BenchActions } from './useBench';
 

@@ -1,4 +1,4 @@
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import type { KeyMap, Shortcut } from '@/shell/keys';
 import type { Bench } from './useBench';
 

@@ -4,12 +4,12 @@
  */
 import { expect, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { bargainCheck } from '@/core/rig/bargain';
-import { findChains } from '@/core/rig/chains';
-import { evaluate } from '@/core/rig/evaluate';
-import { lensOffers } from '@/core/rig/offers';
-import { waysOut } from '@/core/rig/waysOut';
-import { explain, READINGS } from '@/core/rig/why';
+import { bargainCheck } from '@/core/rig/search/bargain';
+import { findChains } from '@/core/rig/search/chains';
+import { evaluate } from '@/core/rig/report/evaluate';
+import { lensOffers } from '@/core/rig/search/offers';
+import { waysOut } from '@/core/rig/search/waysOut';
+import { explain, READINGS } from '@/core/rig/readings/why';
 import { apertureSteps, focalSteps, sweep } from '@/core/sweep/sweep';
 import { demoRig } from '../../../tests/support/demo';
 import { readingGroups } from './readingRows';

@@ -1,11 +1,11 @@
 /** The readings of a report as rows of words, grouped as people ask. */
 import type { DeliveredFrame } from '@/core/frame/pipeline';
 import type { FrameSize } from '@/core/optics/formats';
-import type { Report } from '@/core/rig/evaluate';
+import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
-import type { Reading } from '@/core/rig/why';
+import type { Reading } from '@/core/rig/readings/why';
 import { secondsWords } from '@/core/optics/steady';
-import { cornerWords } from '@/ui/stage/stageWords';
+import { cornerWords } from '@/core/words/corners';
 
 export interface ReadingRow {
   name: string;

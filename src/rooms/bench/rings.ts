@@ -1,8 +1,8 @@
 /** The three rings of a rig: their scales, words, and verdict ribbons. */
 import { nearestMarked } from '@/core/optics/apertures';
-import { isZoom, openFNumberAt } from '@/core/kit/lens';
-import type { RigSettings } from '@/core/kit/rigRecord';
-import { ribbon, type Stretch } from '@/core/rig/ribbon';
+import { isZoom, openFNumberAt } from '@/core/kit/records/lens';
+import type { RigSettings } from '@/core/kit/records/rigRecord';
+import { ribbon, type Stretch } from '@/core/rig/search/ribbon';
 import { turned, type Rig } from '@/core/rig/rig';
 import { apertureScale, focalScale, focusScale, type BarrelScale } from '@/ui/ring/scale';
 

@@ -1,11 +1,11 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
-import type { RigRecord, RigSettings } from '@/core/kit/rigRecord';
-import type { Workspace } from '@/core/kit/workspace';
-import { evaluate, type Report } from '@/core/rig/evaluate';
+import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
-import type { Way } from '@/core/rig/waysOut';
+import type { Way } from '@/core/rig/search/waysOut';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import { lastRig, rememberRig } from '@/store/lastRig';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { restingSettings, type RigRecord } from '@/core/kit/rigRecord';
-import type { Workspace } from '@/core/kit/workspace';
+import { restingSettings, type RigRecord } from '@/core/kit/records/rigRecord';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import type { MenuAction } from '@/ui/controls/MenuButton';

@@ -1,9 +1,9 @@
 'use client';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Part } from '@/core/kit/part';
+import type { Part } from '@/core/kit/records/part';
 import type { Rig } from '@/core/rig/rig';
-import type { Way } from '@/core/rig/waysOut';
+import type { Way } from '@/core/rig/search/waysOut';
 import type { WaysDoor } from '@/workers/ways.worker';
 
 /** Time between two searches while a ring is being turned, ms: faster nobody reads. */

@@ -1,13 +1,13 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { fullName } from '@/core/kit/body';
+import { fullName } from '@/core/kit/records/body';
 import { quickLens } from '@/core/kit/quickLens';
-import type { Workspace } from '@/core/kit/workspace';
-import { bargainCheck, beforeBuying, type BargainRow } from '@/core/rig/bargain';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { bargainCheck, beforeBuying, type BargainRow } from '@/core/rig/search/bargain';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
-import { riskWords } from '@/ui/marks/riskWords';
+import { riskWords } from '@/core/words/risk';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { engraved } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';

@@ -2,11 +2,11 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { scalarFields, withValueAt } from '@/core/kit/fields';
-import type { KitTable } from '@/core/kit/fieldTypes';
+import { scalarFields, withValueAt } from '@/core/kit/fields/fields';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { byRegister } from '@/core/kit/ladder';
-import { checkRecord } from '@/core/kit/validate';
-import { TABLE_WORDS, type Tables, type Workspace } from '@/core/kit/workspace';
+import { checkRecord } from '@/core/kit/checks/validate';
+import { TABLE_WORDS, type Tables, type Workspace } from '@/core/kit/records/workspace';
 import { IconButton, LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { PHONE } from '@/ui/theme/type';

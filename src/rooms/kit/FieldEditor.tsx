@@ -1,9 +1,9 @@
 'use client';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
-import { valueAt } from '@/core/kit/fields';
-import type { Field, ScalarField } from '@/core/kit/fieldTypes';
-import type { Mount } from '@/core/kit/mount';
+import { valueAt } from '@/core/kit/fields/fields';
+import type { Field, ScalarField } from '@/core/kit/fields/fieldTypes';
+import type { Mount } from '@/core/kit/records/mount';
 import { ActingButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';

@@ -1,6 +1,6 @@
 'use client';
-import type { KitTable } from '@/core/kit/fieldTypes';
-import type { Workspace } from '@/core/kit/workspace';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Workspace } from '@/core/kit/records/workspace';
 import type { Tell } from '@/shell/tell';
 import { BargainDialog } from './BargainDialog';
 import { CsvDialog } from './CsvDialog';

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fieldTypes';
+import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fields/fieldTypes';
 import { isEmpty } from '@/store/workspace';
-import type { Tables, Workspace } from '@/core/kit/workspace';
+import type { Tables, Workspace } from '@/core/kit/records/workspace';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';

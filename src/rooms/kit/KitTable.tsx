@@ -13,8 +13,8 @@ import {
   type SortDescriptor,
 } from 'react-aria-components';
 import styled from 'styled-components';
-import type { KitTable as TableName } from '@/core/kit/fieldTypes';
-import { TABLE_WORDS, type Tables } from '@/core/kit/workspace';
+import type { KitTable as TableName } from '@/core/kit/fields/fieldTypes';
+import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { engraved } from '@/ui/theme/type';
 import { COLUMNS, type ColumnContext, type TableColumn } from './columns';
 

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { byRegister, ladderTo, type Rung } from '@/core/kit/ladder';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { engraved, PHONE } from '@/ui/theme/type';

@@ -2,9 +2,9 @@
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { readEngraving, type LensFacts } from '@/core/kit/quickLens';
-import { readQuantity } from '@/core/kit/quantity';
+import { readQuantity } from '@/core/kit/fields/quantity';
 import { byRegister } from '@/core/kit/ladder';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { FORMATS, type FrameSize } from '@/core/optics/formats';
 import { Choice } from '@/ui/controls/Choice';
 import { EntryField } from '@/ui/form/EntryField';

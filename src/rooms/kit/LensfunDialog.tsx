@@ -9,8 +9,8 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { LENSFUN_LICENCE } from '@/core/exchange/lensfunLicence';
-import { problemText } from '@/core/kit/problem';
-import type { Workspace } from '@/core/kit/workspace';
+import { problemText } from '@/core/kit/checks/problem';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { guarded, type Tell } from '@/shell/tell';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { findMount, type MountClues } from '@/core/kit/ladder';
-import { readQuantity } from '@/core/kit/quantity';
-import type { Workspace } from '@/core/kit/workspace';
+import { readQuantity } from '@/core/kit/fields/quantity';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { EntryField } from '@/ui/form/EntryField';

@@ -1,6 +1,6 @@
 'use client';
 import { quickLens } from '@/core/kit/quickLens';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { LensFactsForm, useLensFacts } from './LensFactsForm';

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import type { KitTable as TableName } from '@/core/kit/fieldTypes';
-import type { Tables, Workspace } from '@/core/kit/workspace';
+import type { KitTable as TableName } from '@/core/kit/fields/fieldTypes';
+import type { Tables, Workspace } from '@/core/kit/records/workspace';
 import { PHONE } from '@/ui/theme/type';
 import { COLUMNS, type ColumnContext, type TableColumn } from './columns';
 import { saveCsv } from './csvFiles';

@@ -1,8 +1,8 @@
 /** What the tables of the kit show of each record. */
-import { hintsFor } from '@/core/kit/completeness';
-import { isZoom } from '@/core/kit/lens';
-import type { KitTable } from '@/core/kit/fieldTypes';
-import type { Tables } from '@/core/kit/workspace';
+import { hintsFor } from '@/core/kit/checks/completeness';
+import { isZoom } from '@/core/kit/records/lens';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Tables } from '@/core/kit/records/workspace';
 import { diagonalMm } from '@/core/optics/formats';
 
 export interface TableColumn<T> {

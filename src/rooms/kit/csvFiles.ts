@@ -1,9 +1,9 @@
 /** Tables as CSV files, out and in. Reading and writing is loaded only when it is needed. */
 import type { Sheet } from '@/core/exchange/csv';
 import { checkSize } from '@/core/exchange/json';
-import type { KitTable } from '@/core/kit/fieldTypes';
-import type { Result } from '@/core/kit/problem';
-import type { Tables } from '@/core/kit/workspace';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Result } from '@/core/kit/checks/problem';
+import type { Tables } from '@/core/kit/records/workspace';
 import { download } from '@/shell/files';
 
 export const csvWork = () => import('@/core/exchange/csv');

@@ -1,12 +1,12 @@
 /** New records to begin with. Lenses begin with the facts that stand on them. */
-import type { Body } from '@/core/kit/body';
-import { NO_ELECTRONICS } from '@/core/kit/common';
-import { bodyOf, FRESH_MODE } from '@/core/kit/freshBody';
-import type { KitTable } from '@/core/kit/fieldTypes';
-import type { Marking } from '@/core/kit/marking';
-import type { Mount } from '@/core/kit/mount';
-import type { Part } from '@/core/kit/part';
-import type { Tables, Workspace } from '@/core/kit/workspace';
+import type { Body } from '@/core/kit/records/body';
+import { NO_ELECTRONICS } from '@/core/kit/records/common';
+import { bodyOf, FRESH_MODE } from '@/core/kit/records/freshBody';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Marking } from '@/core/kit/records/marking';
+import type { Mount } from '@/core/kit/records/mount';
+import type { Part } from '@/core/kit/records/part';
+import type { Tables, Workspace } from '@/core/kit/records/workspace';
 
 const freshMount = (id: string): Mount => ({
   id,

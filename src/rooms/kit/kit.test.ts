@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { scalarFields, valueAt, withValueAt } from '@/core/kit/fields';
-import { FIELDS } from '@/core/kit/fieldTables';
-import { KIT_TABLES, type Field } from '@/core/kit/fieldTypes';
-import { checkRecord } from '@/core/kit/validate';
-import { DEFINITIONS } from '@/core/kit/workspace';
+import { scalarFields, valueAt, withValueAt } from '@/core/kit/fields/fields';
+import { FIELDS } from '@/core/kit/fields/fieldTables';
+import { KIT_TABLES, type Field } from '@/core/kit/fields/fieldTypes';
+import { checkRecord } from '@/core/kit/checks/validate';
+import { DEFINITIONS } from '@/core/kit/records/workspace';
 import { textOf, valueOf } from './fieldText';
 import { filtered, NO_FILTER } from './filter';
 import { freshRecord } from './fresh';

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
-import { settledBy, withValueAt } from '@/core/kit/fields';
-import type { KitTable } from '@/core/kit/fieldTypes';
-import { TABLE_WORDS, type Tables } from '@/core/kit/workspace';
+import { settledBy, withValueAt } from '@/core/kit/fields/fields';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { keepBackup } from '@/store/backups';
 import { db } from '@/store/instance';
 import { commit, type Write } from '@/store/journal';

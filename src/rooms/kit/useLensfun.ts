@@ -1,8 +1,8 @@
 'use client';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Marking } from '@/core/kit/marking';
-import type { Mount } from '@/core/kit/mount';
+import type { Marking } from '@/core/kit/records/marking';
+import type { Mount } from '@/core/kit/records/mount';
 import type { LensfunDoor, LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
 import type { Tell } from '@/shell/tell';
 

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Judgement } from '@/core/kit/judgement';
+import type { Judgement } from '@/core/kit/records/judgement';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';

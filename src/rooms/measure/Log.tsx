@@ -1,8 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { Measurement } from '@/core/kit/measurement';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Measurement } from '@/core/kit/records/measurement';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { METHOD_VERSION } from '@/core/measure/method';
 import { download } from '@/shell/files';
 import { LineButton } from '@/ui/controls/Buttons';

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
-import { fullName } from '@/core/kit/body';
-import type { Workspace } from '@/core/kit/workspace';
+import { fullName } from '@/core/kit/records/body';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { ActingButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';

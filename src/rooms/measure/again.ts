@@ -1,5 +1,5 @@
 /** Old entries of the log measured by the method of today; the old figures stay. */
-import type { Measurement } from '@/core/kit/measurement';
+import type { Measurement } from '@/core/kit/records/measurement';
 import type { FrameMeasure } from '@/core/measure/measureFrame';
 import { METHOD_VERSION } from '@/core/measure/method';
 import { db } from '@/store/instance';

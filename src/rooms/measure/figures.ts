@@ -1,9 +1,9 @@
 /** The figures of a measured frame, and why each is what it is. */
-import { limitStops, type Judgement } from '@/core/kit/judgement';
+import { limitStops, type Judgement } from '@/core/kit/records/judgement';
 import type { Halo } from '@/core/halo/rims';
-import { cornerLift, frameGains } from '@/core/measure/lift';
+import { cornerLift, frameGains } from '@/core/frame/lift';
 import type { FrameMeasure } from '@/core/measure/measureFrame';
-import type { Why } from '@/core/rig/whyTypes';
+import type { Why } from '@/core/rig/readings/whyTypes';
 import type { Frame } from './frames';
 import { predictedHalfLight, settingOf } from './frames';
 import type { Session } from './session';

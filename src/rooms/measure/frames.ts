@@ -1,11 +1,11 @@
 /** The frames of a session: what was given, what became of each, and the entry it would make in the log. */
 import { predictHalo } from '@/core/halo/predict';
 import { haloRadii } from '@/core/halo/radii';
-import type { Measurement } from '@/core/kit/measurement';
+import type { Measurement } from '@/core/kit/records/measurement';
 import { METHOD_VERSION } from '@/core/measure/method';
 import type { FrameMeasure } from '@/core/measure/measureFrame';
 import { shotFor, type Shot } from '@/core/measure/shotList';
-import { setUp } from '@/core/rig/evaluate';
+import { setUp } from '@/core/rig/report/evaluate';
 import { turned } from '@/core/rig/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';

@@ -1,5 +1,5 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
-import type { Measurement } from '@/core/kit/measurement';
+import type { Measurement } from '@/core/kit/records/measurement';
 import { db } from '@/store/instance';
 import { commit, type Write } from '@/store/journal';
 import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';

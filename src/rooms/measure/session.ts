@@ -1,11 +1,11 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
 import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
-import type { Body, Mode } from '@/core/kit/body';
-import type { Lens } from '@/core/kit/lens';
-import type { Part } from '@/core/kit/part';
-import type { Workspace } from '@/core/kit/workspace';
+import type { Body, Mode } from '@/core/kit/records/body';
+import type { Lens } from '@/core/kit/records/lens';
+import type { Part } from '@/core/kit/records/part';
+import type { Workspace } from '@/core/kit/records/workspace';
 import { shotList, type Shot } from '@/core/measure/shotList';
-import type { Tone } from '@/core/measure/tone';
+import type { Tone } from '@/core/measure/light/tone';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
 
 export interface SessionChoice {

@@ -1,7 +1,7 @@
 'use client';
 import { wrap, type Remote } from 'comlink';
 import { useState } from 'react';
-import type { Mount } from '@/core/kit/mount';
+import type { Mount } from '@/core/kit/records/mount';
 import { practiceLens, type PracticeShot } from '@/core/bench-camera/practice';
 import type { Shot } from '@/core/measure/shotList';
 import { db } from '@/store/instance';

@@ -2,10 +2,10 @@
 import styled from 'styled-components';
 import type { Offset } from '@/core/frame/geometry';
 import { darknessStops, lightAt } from '@/core/halo/rims';
-import type { Report } from '@/core/rig/evaluate';
+import type { Report } from '@/core/rig/report/evaluate';
 import { engraved } from '../theme/type';
 import { toPx, type StageView } from './stageView';
-import { cornerWords } from './stageWords';
+import { cornerWords } from '../../core/words/corners';
 
 const Tag = styled.div`
   ${engraved}

@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { Offset } from '@/core/frame/geometry';
-import type { Report } from '@/core/rig/evaluate';
+import type { Report } from '@/core/rig/report/evaluate';
 import type { Theme } from '../theme/themeScript';
 import { oneLine } from '../theme/type';
 import { useTheme } from '../theme/useTheme';
@@ -13,7 +13,7 @@ import { PointReading } from './PointReading';
 import { StageLines } from './StageLines';
 import { StageTools } from './StageTools';
 import type { StageView } from './stageView';
-import { ghostWords, stageWords, type Ghost } from './stageWords';
+import { ghostWords, stageWords, type Ghost } from '../../core/words/corners';
 import { useStageHand } from './useStageHand';
 import { useStageZoom, type StageZoom } from './useStageZoom';
 

@@ -3,10 +3,10 @@ import { memo } from 'react';
 import styled from 'styled-components';
 import { CORNERS } from '@/core/frame/geometry';
 import type { FrameSize } from '@/core/optics/formats';
-import type { Report } from '@/core/rig/evaluate';
+import type { Report } from '@/core/rig/report/evaluate';
 import { engraved } from '../theme/type';
 import { rulerMarks, toPx, type StageView } from './stageView';
-import { cornerWords, ghostWords, type Ghost } from './stageWords';
+import { cornerWords, ghostWords, type Ghost } from '../../core/words/corners';
 
 const Lines = styled.svg`
   text {

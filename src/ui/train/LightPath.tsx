@@ -1,10 +1,10 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import type { Report } from '@/core/rig/evaluate';
+import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { LightPathMarks } from './LightPathMarks';
-import { MIDDLE, place, SHEET, type Placing } from './sheet';
+import { MIDDLE, place, SHEET, type Placing } from './drawing';
 import { layTrain, type Piece, type TrainLayout } from './trainLayout';
 import { trainWords } from './trainWords';
 

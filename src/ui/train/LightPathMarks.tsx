@@ -1,5 +1,5 @@
 'use client';
-import { DIMENSION_X, MIDDLE, type Placing } from './sheet';
+import { DIMENSION_X, MIDDLE, type Placing } from './drawing';
 import type { RearGlass, TrainLayout } from './trainLayout';
 
 const REAR_HALF = 30;

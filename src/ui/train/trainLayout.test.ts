@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
-import { evaluate } from '@/core/rig/evaluate';
+import { evaluate } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { tideMill } from '@/core/demo/tideMill';
 import { layTrain } from './trainLayout';

@@ -1,11 +1,11 @@
 /** Where the pieces of a rig stand along the optical axis, to scale; 0 mm is the sensor, + toward the scene. */
-import { fullName } from '@/core/kit/body';
-import type { Report } from '@/core/rig/evaluate';
+import { fullName } from '@/core/kit/records/body';
+import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { converterOfShift } from '@/core/optics/converter';
 import { imageShiftMm } from '@/core/rig/train';
-import { isFront, type Part } from '@/core/kit/part';
-import type { Strike } from '@/core/rig/fit';
+import { isFront, type Part } from '@/core/kit/records/part';
+import type { Strike } from '@/core/rig/mechanicalFit';
 
 export interface Piece {
   kind: 'lens' | 'adapter' | 'glass' | 'body';

@@ -1,5 +1,5 @@
 /** All the drawn light path says, in words. */
-import type { Report } from '@/core/rig/evaluate';
+import type { Report } from '@/core/rig/report/evaluate';
 import type { TrainLayout } from './trainLayout';
 
 /** What is wrong with the way a rig goes together, a sentence each. */

@@ -1,0 +1,81 @@
+/** A rig as a self-contained JSON file: the body of the API and the argument of the command line. */
+import { migrate, type FormatHistory } from '../kit/checks/migrate';
+import { fail, ok, type Result } from '../kit/checks/problem';
+import { RIG_FORMAT, RIG_VERSION, type RigFile } from '../kit/records/rigFile';
+import { checkRigFile } from '../kit/checks/validate';
+import type { WorkspaceFile } from '../kit/records/workspace';
+import { fitSettings, isMissing, resolveRig, type Rig } from '../rig/rig';
+
+const RIG_HISTORY: FormatHistory = {
+  format: RIG_FORMAT,
+  word: 'rig',
+  version: RIG_VERSION,
+  steps: {},
+};
+
+/** A parsed rig file as a rig, or why it is none. */
+export function rigOfFile(data: unknown): Result<Rig> {
+  const migrated = migrate(data, RIG_HISTORY);
+  if (!migrated.ok) return migrated;
+  const checked = checkRigFile(migrated.value);
+  if (!checked.ok) return checked;
+  const file = checked.value;
+  const mode = file.body.modes.find((m) => m.id === file.modeId);
+  if (!mode)
+    return fail('unknownMode', '/modeId', `modeId: the body has no mode "${file.modeId}".`);
+  return ok({
+    name: file.name,
+    body: file.body,
+    mode,
+    lens: file.lens,
+    parts: file.parts,
+    settings: fitSettings(file.settings, file.lens, mode),
+    judgement: file.judgement,
+    mounts: new Map(file.mounts.map((m) => [m.id, m])),
+  });
+}
+
+/** A rig as a file others can evaluate without the workspace. */
+export function rigFileOf(rig: Rig): RigFile {
+  const used = new Set([
+    rig.lens.mountId,
+    rig.body.mountId,
+    ...rig.parts.flatMap((p) => [p.frontMountId, p.rearMountId]),
+  ]);
+  return {
+    format: RIG_FORMAT,
+    version: RIG_VERSION,
+    name: rig.name,
+    body: rig.body,
+    modeId: rig.mode.id,
+    lens: rig.lens,
+    parts: [...rig.parts],
+    mounts: [...rig.mounts.values()].filter((m) => used.has(m.id)),
+    settings: rig.settings,
+    judgement: rig.judgement,
+  };
+}
+
+/** The rig of that id in a workspace file, or why it cannot be had. */
+export function rigOfWorkspace(workspace: WorkspaceFile, rigId: string): Result<Rig> {
+  const record = workspace.rigs.find((r) => r.id === rigId);
+  if (!record) {
+    const known = workspace.rigs
+      .map((r) => r.id)
+      .slice(0, 20)
+      .join(', ');
+    return fail(
+      'unknownRig',
+      '/rigs',
+      `the workspace has no rig "${rigId}"; it has ${known || 'none'}.`,
+    );
+  }
+  const rig = resolveRig(workspace, record);
+  return isMissing(rig)
+    ? fail(
+        'missingRecord',
+        '/rigs',
+        `rig ${record.name}: the ${rig.missing} "${rig.id}" is not in the workspace.`,
+      )
+    : ok(rig);
+}

@@ -1,0 +1,103 @@
+/** What a record does not say, and which answers lack it. */
+import type { Body } from '../records/body';
+import type { KitTable } from '../fields/fieldTypes';
+import type { Lens } from '../records/lens';
+import type { Mount } from '../records/mount';
+import { magnifies, type Part } from '../records/part';
+import type { Tables } from '../records/workspace';
+
+export interface Hint {
+  /** The field that would settle it. */
+  path: string;
+  sentence: string;
+}
+
+const when = (holds: boolean, path: string, sentence: string): Hint[] =>
+  holds ? [{ path, sentence }] : [];
+
+function lensHints(lens: Lens): Hint[] {
+  const oneFrame = lens.halo.some((s) => s.evidence.kind === 'measured' && s.evidence.frames === 1);
+  return [
+    ...when(
+      lens.halo.length === 0,
+      'halo',
+      'No halo sample: whether it covers is an estimate only.',
+    ),
+    ...when(
+      oneFrame,
+      'halo',
+      'A setting measured from one frame: other apertures are known to ± 2 mm.',
+    ),
+    ...when(
+      lens.rearProtrusionMm === null,
+      'rearProtrusionMm',
+      'Rear glass never measured: nothing is known of what it may strike.',
+    ),
+    ...when(lens.tStop === null, 'tStop', 'No T-stop: light is counted by f-number.'),
+    ...when(
+      lens.pupilMagnification === null,
+      'pupilMagnification',
+      'No pupil magnification: close up the halo is less sure.',
+    ),
+    ...when(
+      lens.estimated.length > 0,
+      lens.estimated[0] ?? '',
+      'Some figures are what is usual, not what this lens says.',
+    ),
+  ];
+}
+
+const bodyHints = (body: Body): Hint[] => [
+  ...when(
+    body.clearDepthMm === null && body.mirrorDepthMm === null,
+    'clearDepthMm',
+    'Free depth not known: rear glass cannot be checked.',
+  ),
+  ...when(
+    body.modes.some((m) => m.crops.some((c) => c.measured === null)),
+    'modes',
+    'A stabilisation crop is nominal only: two frames would measure it.',
+  ),
+  ...when(
+    body.autofocusLimitFNumber === null,
+    'autofocusLimitFNumber',
+    'No autofocus limit: nothing is said of focusing through converters.',
+  ),
+];
+
+const partHints = (part: Part): Hint[] => [
+  ...when(
+    magnifies(part) && part.clearDepthMm === null,
+    'clearDepthMm',
+    'Free depth not known: rear glass cannot be checked against it.',
+  ),
+  ...when(
+    magnifies(part) && part.transmission === null,
+    'transmission',
+    'Light lost in its glass not known: T-stops end here.',
+  ),
+  ...when(
+    magnifies(part) && part.ownRim === null,
+    'ownRim',
+    'Its own rim not known: it is taken never to cut.',
+  ),
+];
+
+const mountHints = (mount: Mount): Hint[] =>
+  when(mount.throatMm === null, 'throatMm', 'No throat diameter: the mount finder cannot use it.');
+
+/** What a record lacks, the weightiest first. */
+export function hintsFor<T extends KitTable>(table: T, record: Tables[T]): Hint[] {
+  switch (table) {
+    case 'lenses':
+      return lensHints(record as Lens);
+    case 'bodies':
+      return bodyHints(record as Body);
+    case 'parts':
+      return partHints(record as Part);
+    case 'mounts':
+      return mountHints(record as Mount);
+    default:
+      return [];
+  }
+}

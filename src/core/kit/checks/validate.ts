@@ -1,0 +1,147 @@
+/** Unknown values in, checked records or sentences out. The only door into the typed inside. */
+import type { ErrorObject, ValidateFunction } from 'ajv';
+import * as validators from './generated/validators';
+import { recordProblems, workspaceProblems } from './plausible';
+import { ok, type Problem, type Result } from './problem';
+import { rigFileSchema, type RigFile } from '../records/rigFile';
+import type { JsonSchema } from '../records/schema';
+import {
+  DEFINITIONS,
+  TABLE_WORDS,
+  workspaceSchema,
+  type TableName,
+  type Tables,
+  type WorkspaceFile,
+} from '../records/workspace';
+
+const isObject = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
+
+function valueAt(data: unknown, keys: readonly string[]): unknown {
+  return keys.reduce<unknown>((v, key) => (isObject(v) ? v[key] : undefined), data);
+}
+
+/** Follows a $ref of our own schemas, which all point into the definitions. */
+function deref(schema: JsonSchema): JsonSchema {
+  const ref = schema.$ref;
+  if (typeof ref !== 'string') return schema;
+  return (DEFINITIONS[ref.slice(ref.lastIndexOf('/') + 1)] as JsonSchema | undefined) ?? schema;
+}
+
+function schemaAt(root: JsonSchema, keys: readonly string[]): JsonSchema {
+  return keys.reduce<JsonSchema>((schema, key) => {
+    const here = deref(schema);
+    const properties = here.properties as Record<string, JsonSchema> | undefined;
+    return properties?.[key] ?? (here.items as JsonSchema | undefined) ?? {};
+  }, root);
+}
+
+const plain = (v: unknown): string =>
+  typeof v === 'number' || typeof v === 'string' ? `${v}` : '';
+
+/** What a field takes, in words: "a number from 0.5 to 128". */
+function allowedWords(schema: JsonSchema): string {
+  const s = deref(schema);
+  const types = [s.type].flat();
+  const or = types.includes('null') ? ', or null where unknown' : '';
+  if (s.const !== undefined) return JSON.stringify(s.const);
+  if (Array.isArray(s.enum)) return `one of ${s.enum.filter((v) => v !== null).join(', ')}${or}`;
+  if (types.includes('number') || types.includes('integer')) {
+    const kind = types.includes('integer') ? 'a whole number' : 'a number';
+    return `${kind} from ${plain(s.minimum)} to ${plain(s.maximum)}${or}`;
+  }
+  if (types.includes('string')) {
+    if (s.pattern) return `a date such as 2026-05-12, or empty`;
+    return `text of ${s.minLength ? `${plain(s.minLength)} to` : 'at most'} ${plain(s.maxLength)} characters${or}`;
+  }
+  if (types.includes('boolean')) return 'true or false';
+  if (types.includes('array')) {
+    return `a list of ${s.minItems ? `${plain(s.minItems)} to` : 'at most'} ${plain(s.maxItems)} entries`;
+  }
+  return `an object${or}`;
+}
+
+/** A value as it was found, short enough for a sentence. */
+function shown(value: unknown): string {
+  if (value === undefined) return 'missing';
+  if (Array.isArray(value)) return `a list of ${value.length}`;
+  if (isObject(value)) return 'an object';
+  const text = JSON.stringify(value);
+  return text.length > 60 ? `${text.slice(0, 57)}…"` : text;
+}
+
+/** "/lenses/3/openFNumberWide" as "lens 4 (18–35/1.8), openFNumberWide". */
+function placeWords(data: unknown, keys: readonly string[]): string {
+  const [table, index, ...rest] = keys;
+  if (table !== undefined && index !== undefined && table in TABLE_WORDS && /^\d+$/.test(index)) {
+    const record = valueAt(data, [table, index]);
+    const name =
+      isObject(record) && typeof record.name === 'string' ? ` (${record.name.slice(0, 60)})` : '';
+    const words = TABLE_WORDS[table as TableName][0];
+    return [`${words} ${Number(index) + 1}${name}`, ...rest].join(', ');
+  }
+  return keys.join(', ');
+}
+
+function problemOf(root: JsonSchema, data: unknown, error: ErrorObject): Problem {
+  const keys = error.instancePath
+    .split('/')
+    .slice(1)
+    .map((k) => k.replaceAll('~1', '/').replaceAll('~0', '~'));
+  if (error.keyword === 'required') {
+    const missing = (error.params as { missingProperty: string }).missingProperty;
+    const all = [...keys, missing];
+    return {
+      code: 'missing',
+      path: `/${all.join('/')}`,
+      sentence: `${placeWords(data, all)}: is missing; it takes ${allowedWords(schemaAt(root, all))}.`,
+    };
+  }
+  const place = placeWords(data, keys);
+  return {
+    code: error.keyword,
+    path: error.instancePath,
+    sentence: `${place ? `${place}: ` : ''}must be ${allowedWords(schemaAt(root, keys))}; it is ${shown(valueAt(data, keys))}.`,
+  };
+}
+
+function check<T>(
+  validator: ValidateFunction,
+  root: JsonSchema,
+  data: unknown,
+  beyond: (value: T) => Problem[],
+): Result<T> {
+  const copy: unknown = structuredClone(data);
+  if (!validator(copy)) {
+    const problems = (validator.errors ?? []).map((error) => problemOf(root, copy, error));
+    return { ok: false, problems };
+  }
+  const problems = beyond(copy as T);
+  return problems.length > 0 ? { ok: false, problems } : ok(copy as T);
+}
+
+/** Checks a workspace of the present version, fills defaults, keeps unknown fields. */
+export const checkWorkspace = (data: unknown): Result<WorkspaceFile> =>
+  check<WorkspaceFile>(validators.workspace, workspaceSchema, data, workspaceProblems);
+
+/** Checks a rig file of the present version. */
+export const checkRigFile = (data: unknown): Result<RigFile> =>
+  check<RigFile>(validators.rigFile, rigFileSchema, data, (file) => [
+    ...recordProblems('bodies', file.body, '/body'),
+    ...recordProblems('lenses', file.lens, '/lens'),
+    ...file.parts.flatMap((part, i) => recordProblems('parts', part, `/parts/${i}`)),
+    ...(file.body.modes.some((m) => m.id === file.modeId)
+      ? []
+      : [
+          {
+            code: 'unknownMode',
+            path: '/modeId',
+            sentence: `modeId: the body has no mode "${file.modeId}"; it has ${file.body.modes.map((m) => m.id).join(', ')}.`,
+          },
+        ]),
+  ]);
+
+/** Checks one record of a table. */
+export const checkRecord = <T extends TableName>(table: T, data: unknown): Result<Tables[T]> =>
+  check<Tables[T]>(validators[table], DEFINITIONS[table] as JsonSchema, data, (value) =>
+    recordProblems(table, value, ''),
+  );

@@ -1,0 +1,181 @@
+/** A lens and what is known of its halo. */
+import { RESOLUTION_CLASSES } from '../../optics/detail';
+import type { FrameSize } from '../../optics/formats';
+import {
+  electronicsSchema,
+  F_NUMBER,
+  FOCAL_MM,
+  frameSizeSchema,
+  FOCUS_M,
+  ID,
+  LICENCE,
+  MAKER,
+  MASS_G,
+  NAME,
+  NOTE,
+  PRICE,
+  type Electronics,
+} from './common';
+import { haloSampleExample, haloSampleSchema, type HaloSample } from './haloSample';
+import { flag, label, listOf, number, oneOf, record, unknownOr } from './schema';
+
+export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
+const RESOLUTION_CLASS_NAMES = Object.keys(RESOLUTION_CLASSES) as ResolutionClass[];
+
+export interface Lens {
+  id: string;
+  name: string;
+  maker: string;
+  mountId: string;
+  /** What kind of lens, for the estimate where nothing is measured. */
+  character: 'general' | 'macro' | 'cine' | 'anamorphic';
+  /** Engraved focal range, mm; equal for a prime. */
+  focalMinMm: number;
+  focalMaxMm: number;
+  /** Widest aperture at the short and at the long end. */
+  openFNumberWide: number;
+  openFNumberLong: number;
+  /** Smallest aperture. */
+  closedFNumber: number;
+  /** T-stop wide open at the short end; null where unknown. */
+  tStop: number | null;
+  /** Closest focus, m, from the sensor. */
+  closestFocusM: number;
+  /** Greatest magnification without extension; null where unknown (held at life size). */
+  maxMagnification: number | null;
+  /** Whether the whole lens moves to focus or groups inside it. */
+  focusing: 'unit' | 'internal' | 'unknown';
+  /** Exit pupil diameter / entrance pupil diameter; null where unknown (taken as 1). */
+  pupilMagnification: number | null;
+  /** Anamorphic squeeze; 1 for a spherical lens. */
+  squeeze: number;
+  /** The format it was designed for. */
+  designFormat: FrameSize;
+  /** Radius within which its owner accepts the sharpness, mm; null where not judged. */
+  definitionRadiusMm: number | null;
+  electronics: Electronics;
+  /** How far rear glass or baffles stand behind the flange, mm; null where not measured. */
+  rearProtrusionMm: number | null;
+  /** Length in front of the flange, mm; null where unknown. */
+  lengthMm: number | null;
+  massG: number | null;
+  /** Resolution in the middle at half contrast, lp/mm; null where its class must do. */
+  resolutionLpMm: number | null;
+  /** Class of resolution, for where no figure is known. */
+  resolutionClass: ResolutionClass;
+  /** Old glass of this one is mildly radioactive. */
+  radioactive: boolean;
+  /** Price used and new, in the user's own currency; null where not known. */
+  price: number | null;
+  priceNew: number | null;
+  /** Names of the fields above that nobody told: filled in with what is usual. */
+  estimated: string[];
+  licence: string;
+  halo: HaloSample[];
+  note: string;
+}
+
+export const lensSchema = record<Lens>(
+  'lens',
+  {
+    id: ID,
+    name: NAME,
+    maker: MAKER,
+    mountId: ID,
+    character: oneOf(['general', 'macro', 'cine', 'anamorphic'], { default: 'general' }),
+    focalMinMm: FOCAL_MM,
+    focalMaxMm: FOCAL_MM,
+    openFNumberWide: F_NUMBER,
+    openFNumberLong: F_NUMBER,
+    closedFNumber: F_NUMBER,
+    tStop: unknownOr(number(0.5, 256)),
+    closestFocusM: FOCUS_M,
+    maxMagnification: unknownOr(number(0.01, 10)),
+    focusing: oneOf(['unit', 'internal', 'unknown'], { default: 'unknown' }),
+    pupilMagnification: unknownOr(number(0.1, 10)),
+    squeeze: number(1, 2.5, { default: 1 }),
+    designFormat: frameSizeSchema,
+    definitionRadiusMm: unknownOr(number(0.5, 400)),
+    electronics: electronicsSchema,
+    rearProtrusionMm: unknownOr(number(0, 200)),
+    lengthMm: unknownOr(number(1, 2000)),
+    massG: unknownOr(MASS_G),
+    resolutionLpMm: unknownOr(number(1, 1000)),
+    resolutionClass: oneOf(RESOLUTION_CLASS_NAMES, { default: 'good prime' }),
+    radioactive: flag(false),
+    price: unknownOr(PRICE),
+    priceNew: unknownOr(PRICE),
+    estimated: listOf(label(60), 60, { default: [] }),
+    licence: LICENCE,
+    halo: listOf(haloSampleSchema, 2000, { default: [] }),
+    note: NOTE,
+  },
+  [
+    'id',
+    'name',
+    'mountId',
+    'focalMinMm',
+    'focalMaxMm',
+    'openFNumberWide',
+    'openFNumberLong',
+    'closedFNumber',
+    'closestFocusM',
+    'designFormat',
+  ],
+);
+
+export const isZoom = (lens: Pick<Lens, 'focalMinMm' | 'focalMaxMm'>): boolean =>
+  lens.focalMaxMm > lens.focalMinMm;
+
+/**
+ * Widest aperture at `focalMm`: the open f-number runs straight in log f between the ends,
+ * which is how variable-aperture zooms are commonly drawn (common practice, no source).
+ */
+export function openFNumberAt(lens: Lens, focalMm: number): number {
+  if (!isZoom(lens)) return lens.openFNumberWide;
+  const share = Math.log(focalMm / lens.focalMinMm) / Math.log(lens.focalMaxMm / lens.focalMinMm);
+  const s = Math.min(1, Math.max(0, share));
+  return lens.openFNumberWide * (lens.openFNumberLong / lens.openFNumberWide) ** s;
+}
+
+/** Share of light the glass passes, 0..1, from f-number and T-stop; null where no T-stop is known. */
+export const transmissionOf = (lens: Lens): number | null =>
+  lens.tStop === null ? null : Math.min(1, (lens.openFNumberWide / lens.tStop) ** 2);
+
+export const lensExample: Lens = {
+  id: 'w1835',
+  name: '18–35/1.8',
+  maker: 'Wendmere',
+  mountId: 'slr-44',
+  character: 'general',
+  focalMinMm: 18,
+  focalMaxMm: 35,
+  openFNumberWide: 1.8,
+  openFNumberLong: 1.8,
+  closedFNumber: 16,
+  tStop: 2,
+  closestFocusM: 0.28,
+  maxMagnification: 0.23,
+  focusing: 'internal',
+  pupilMagnification: 2.4,
+  squeeze: 1,
+  designFormat: { widthMm: 23.5, heightMm: 15.6 },
+  definitionRadiusMm: 14,
+  electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
+  rearProtrusionMm: 4.1,
+  lengthMm: 121,
+  massG: 810,
+  resolutionLpMm: null,
+  resolutionClass: 'good zoom',
+  radioactive: false,
+  price: 420,
+  priceNew: 780,
+  estimated: [],
+  licence: '',
+  halo: [haloSampleExample],
+  note: '',
+};
+
+/** Resolution in the middle, lp/mm: the user's figure, or what is usual for its class. */
+export const resolutionOf = (lens: Lens): number =>
+  lens.resolutionLpMm ?? RESOLUTION_CLASSES[lens.resolutionClass];

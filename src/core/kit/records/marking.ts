@@ -1,0 +1,37 @@
+/** What a marking on a barrel says of the format a lens was made for, as its user knows it. */
+import type { FrameSize } from '../../optics/formats';
+import { frameSizeSchema, ID, NAME, NOTE } from './common';
+import { record } from './schema';
+
+export interface Marking {
+  id: string;
+  /** The letters as they stand on the barrel; looked for as a whole word in a lens's name. */
+  name: string;
+  designFormat: FrameSize;
+  note: string;
+}
+
+export const markingSchema = record<Marking>(
+  'marking on a barrel',
+  { id: ID, name: NAME, designFormat: frameSizeSchema, note: NOTE },
+  ['id', 'name', 'designFormat'],
+);
+
+export const markingExample: Marking = {
+  id: 'wm-s',
+  name: 'SF',
+  designFormat: { widthMm: 23.5, heightMm: 15.6 },
+  note: 'on small-format lenses of one maker',
+};
+
+const wordsOf = (text: string): string[] => text.toLowerCase().split(/[\s,;()]+/);
+
+/** The marking that stands in a lens's name or engraving, if any does. */
+export function markingIn(text: string, markings: readonly Marking[]): Marking | null {
+  const words = wordsOf(text);
+  const stands = (marking: Marking) => {
+    const sought = wordsOf(marking.name);
+    return words.some((_, i) => sought.every((word, k) => words[i + k] === word));
+  };
+  return markings.find(stands) ?? null;
+}

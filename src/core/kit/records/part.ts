@@ -1,0 +1,151 @@
+/** Anything that stands between lens and body: adapters and converters. */
+import type { FrameSize } from '../../optics/formats';
+import {
+  electronicsSchema,
+  F_NUMBER,
+  frameSizeSchema,
+  ID,
+  MAKER,
+  MASS_G,
+  NAME,
+  NOTE,
+  plateSchema,
+  PRICE,
+  type Electronics,
+  type Plate,
+} from './common';
+import { number, oneOf, record, unknownOr } from './schema';
+
+export type PartKind =
+  | 'plain adapter'
+  | 'focal reducer'
+  | 'teleconverter'
+  | 'expander'
+  | 'front converter'
+  | 'extension tube'
+  | 'helicoid'
+  | 'shift adapter'
+  | 'drop-in glass';
+export const PART_KINDS: readonly PartKind[] = [
+  'plain adapter',
+  'focal reducer',
+  'teleconverter',
+  'expander',
+  'front converter',
+  'extension tube',
+  'helicoid',
+  'shift adapter',
+  'drop-in glass',
+];
+
+/**
+ * The part's own rim as it falls behind the part; softness at the stated f-number there. It cuts from the
+ * sensor side, that of a front converter from the scene side.
+ */
+export interface OwnRim {
+  edgeRadiusMm: number;
+  softnessMm: number;
+  fNumber: number;
+}
+
+export interface Part {
+  id: string;
+  name: string;
+  maker: string;
+  kind: PartKind;
+  /** Mount that takes the lens. */
+  frontMountId: string;
+  /** Mount that goes on the body. */
+  rearMountId: string;
+  /**
+   * Magnification of the picture: 1 for a plain adapter, 0.71 for such a reducer, 2 for a 2x. For a front
+   * converter the factor on focal length; it leaves the f-number alone.
+   */
+  factor: number;
+  /** Flange to flange, mm. */
+  thicknessMm: number;
+  /** Share of light its glass passes, 0..1; null where unknown. */
+  transmission: number | null;
+  /** Fastest f-number it can pass on its sensor side; null where unknown. */
+  fastestFNumber: number | null;
+  /** Free depth at its front for rear-standing glass, mm; null where unknown. */
+  clearDepthMm: number | null;
+  ownRim: OwnRim | null;
+  /** Plane glass in it (filter, drop-in, window); null where there is none. */
+  plate: Plate | null;
+  /** How far a helicoid extends beyond its thickness, mm. */
+  helicoidMm: number;
+  /** How far it can shift the lens sideways, mm. */
+  shiftMm: number;
+  designFormat: FrameSize | null;
+  electronics: Electronics;
+  massG: number | null;
+  /** Used and new, in the user's own currency; null where not known. */
+  price: number | null;
+  priceNew: number | null;
+  note: string;
+}
+
+const ownRimSchema = record<OwnRim>(
+  'own rim',
+  { edgeRadiusMm: number(0.5, 400), softnessMm: number(0, 400), fNumber: F_NUMBER },
+  ['edgeRadiusMm', 'softnessMm', 'fNumber'],
+);
+
+export const partSchema = record<Part>(
+  'part',
+  {
+    id: ID,
+    name: NAME,
+    maker: MAKER,
+    kind: oneOf(PART_KINDS),
+    frontMountId: ID,
+    rearMountId: ID,
+    factor: number(0.2, 5),
+    thicknessMm: number(-20, 500),
+    transmission: unknownOr(number(0.05, 1)),
+    fastestFNumber: unknownOr(F_NUMBER),
+    clearDepthMm: unknownOr(number(0, 200)),
+    ownRim: unknownOr(ownRimSchema),
+    plate: unknownOr(plateSchema),
+    helicoidMm: number(0, 200, { default: 0 }),
+    shiftMm: number(0, 40, { default: 0 }),
+    designFormat: unknownOr(frameSizeSchema),
+    electronics: electronicsSchema,
+    massG: unknownOr(MASS_G),
+    price: unknownOr(PRICE),
+    priceNew: unknownOr(PRICE),
+    note: NOTE,
+  },
+  ['id', 'name', 'kind', 'frontMountId', 'rearMountId', 'factor', 'thicknessMm'],
+);
+
+export const partExample: Part = {
+  id: 'n71',
+  name: 'reducer ×0.71',
+  maker: 'Ninefold',
+  kind: 'focal reducer',
+  frontMountId: 'slr-44',
+  rearMountId: 'ml-18',
+  factor: 0.71,
+  thicknessMm: 21,
+  transmission: 0.95,
+  fastestFNumber: 1.2,
+  clearDepthMm: 5,
+  ownRim: { edgeRadiusMm: 18.6, softnessMm: 2.4, fNumber: 2 },
+  plate: null,
+  helicoidMm: 0,
+  shiftMm: 0,
+  designFormat: { widthMm: 23.5, heightMm: 15.6 },
+  electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
+  massG: 180,
+  price: 240,
+  priceNew: 390,
+  note: '',
+};
+
+/** Whether a part stands in front of the lens. */
+export const isFront = (part: Part): boolean => part.kind === 'front converter';
+
+/** Whether a part behind the lens has glass that magnifies. */
+export const magnifies = (part: Part): boolean => !isFront(part) && part.factor !== 1;

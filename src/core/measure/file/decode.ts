@@ -1,0 +1,171 @@
+/** Files to pixels and settings. What decodes JPEG is given from outside: a browser has its own. */
+import { fail, ok, type Result } from '../../kit/checks/problem';
+import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
+import { containerOf, largestJpeg, pngDepth, pngTone } from './container';
+import type { PixelImage } from './pixels';
+
+/** Decodes 8-bit JPEG or PNG; throws where it cannot. */
+export type PictureDecoder = (bytes: Uint8Array) => Promise<PixelImage>;
+
+export interface FrameSettings {
+  focalMm: number | null;
+  fNumber: number | null;
+  exposureS: number | null;
+  iso: number | null;
+  /** ISO local time, or null. */
+  takenAt: string | null;
+}
+
+export interface DecodedFrame {
+  image: PixelImage;
+  settings: FrameSettings;
+  /** What the file itself says of its tone response. */
+  toldTone: 'srgb' | 'linear' | null;
+  /** True where the picture is the preview of a raw file. */
+  preview: boolean;
+  /** True where the file says that the simulated camera took it. */
+  simulated: boolean;
+}
+
+const MOST_FILE_BYTES = 400e6;
+export const MOST_PIXELS = 200e6;
+
+const NO_SETTINGS: FrameSettings = {
+  focalMm: null,
+  fNumber: null,
+  exposureS: null,
+  iso: null,
+  takenAt: null,
+};
+
+const positive = (value: unknown): number | null =>
+  typeof value === 'number' && Number.isFinite(value) && value > 0 && value < 1e6 ? value : null;
+
+interface ReadSettings {
+  settings: FrameSettings;
+  srgb: boolean;
+  simulated: boolean;
+}
+
+const NOTHING_TOLD: ReadSettings = { settings: NO_SETTINGS, srgb: false, simulated: false };
+
+/** EXIF of a file; a file without it, or with broken EXIF, has none. */
+async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
+  try {
+    const { parse } = (await import('exifr')).default;
+    const tags = (await parse(bytes, { tiff: true, exif: true, reviveValues: false })) as
+      Record<string, unknown> | undefined;
+    if (!tags) return NOTHING_TOLD;
+    const time = tags.DateTimeOriginal ?? tags.ModifyDate;
+    const fNumber = positive(tags.FNumber);
+    return {
+      settings: {
+        focalMm: positive(tags.FocalLength),
+        fNumber: fNumber !== null && fNumber >= 0.5 && fNumber <= 128 ? fNumber : null,
+        exposureS: positive(tags.ExposureTime),
+        iso: positive(tags.ISO),
+        takenAt:
+          typeof time === 'string' && /^\d{4}:\d\d:\d\d \d\d:\d\d:\d\d/.test(time)
+            ? `${time.slice(0, 10).replace(/:/g, '-')}T${time.slice(11, 19)}`
+            : null,
+      },
+      srgb: tags.ColorSpace === 1,
+      simulated: tags.Make === SIMULATED_MAKER && tags.Model === SIMULATED_MODEL,
+    };
+  } catch {
+    return NOTHING_TOLD;
+  }
+}
+
+async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
+  const { decode } = await import('fast-png');
+  const png = decode(bytes);
+  if (png.palette) throw new Error('palette');
+  return {
+    widthPx: png.width,
+    heightPx: png.height,
+    channels: png.channels as PixelImage['channels'],
+    depth: png.depth === 16 ? 16 : 8,
+    data: png.data as Uint8Array | Uint16Array,
+  };
+}
+
+async function decodeTiff(bytes: Uint8Array): Promise<PixelImage | null> {
+  const { decode } = await import('tiff');
+  const [page] = decode(bytes, { pages: [0] });
+  if (!page) return null;
+  const { width, height, data, bitsPerSample, components } = page;
+  if ((bitsPerSample !== 8 && bitsPerSample !== 16) || width * height * components !== data.length)
+    return null;
+  return {
+    widthPx: width,
+    heightPx: height,
+    channels: Math.min(4, components) as PixelImage['channels'],
+    depth: bitsPerSample,
+    data: data as Uint8Array | Uint16Array,
+  };
+}
+
+/** A TIFF as it stands, or, where it is a raw file, the picture it carries. */
+async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
+  try {
+    const image = await decodeTiff(bytes);
+    if (image && image.channels !== 2) return { image, preview: false };
+  } catch {
+    // A raw file is a TIFF of a kind of its own: its preview is looked for below.
+  }
+  const jpeg = largestJpeg(bytes);
+  return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
+}
+
+async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
+  switch (containerOf(bytes)) {
+    case 'jpeg':
+      return { image: await decodePicture(bytes), preview: false };
+    case 'png':
+      return pngDepth(bytes) === 16
+        ? { image: await decodePng16(bytes), preview: false }
+        : { image: await decodePicture(bytes), preview: false };
+    case 'tiff':
+      return tiffOrPreview(bytes, decodePicture);
+    case 'other': {
+      const jpeg = largestJpeg(bytes);
+      return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
+    }
+  }
+}
+
+/** Why a file of so many bytes is not read at all; null where it is. */
+export const tooLarge = (name: string, bytes: number): string | null =>
+  bytes > MOST_FILE_BYTES ? `${name} is larger than ${MOST_FILE_BYTES / 1e6} MB.` : null;
+
+/** Reads a frame's file, whatever it is; the sentence of a failure names the file. */
+export async function decodeFrame(
+  bytes: Uint8Array,
+  name: string,
+  decodePicture: PictureDecoder,
+): Promise<Result<DecodedFrame>> {
+  if (bytes.length === 0) return fail('empty', '', `${name} is empty.`);
+  const large = tooLarge(name, bytes.length);
+  if (large) return fail('tooLarge', '', large);
+  const whole = `${name} cannot be read as a picture: it is damaged, cut short, or not a JPEG, PNG, TIFF or raw file.`;
+  try {
+    const found = await pictureOf(bytes, decodePicture);
+    if (!found) return fail('picture', '', whole);
+    const { image, preview } = found;
+    if (image.widthPx * image.heightPx > MOST_PIXELS)
+      return fail('tooLarge', '', `${name} has more than ${MOST_PIXELS / 1e6} million pixels.`);
+    const { settings, srgb, simulated } = await readSettings(bytes);
+    const container = containerOf(bytes);
+    const told = container === 'png' ? pngTone(bytes) : null;
+    return ok({
+      image,
+      settings,
+      toldTone: told ?? (srgb ? 'srgb' : null),
+      preview,
+      simulated,
+    });
+  } catch {
+    return fail('picture', '', whole);
+  }
+}

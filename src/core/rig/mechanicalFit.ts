@@ -1,0 +1,156 @@
+/** Whether a rig goes together: registers and infinity, what may strike what, what the contacts carry. */
+import { fullName, type Body } from '../kit/records/body';
+import type { Electronics } from '../kit/records/common';
+import { isFront, magnifies, type Part } from '../kit/records/part';
+import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/register';
+import { jointProblems, type JointProblem } from './joints';
+import type { Rig } from './rig';
+import { extensionMm, imageShiftMm } from './train';
+
+export interface Strike {
+  /** Place of what it could strike among the parts of the train; null for the body. */
+  partIndex: number | null;
+  /** What the rear glass could strike. */
+  against: string;
+  /** How deep rear glass stands into it, mm. */
+  standsMm: number;
+  /** Free depth there, mm; null where not known. */
+  clearMm: number | null;
+  state: 'clear' | 'close' | 'strikes' | 'not known';
+}
+
+export interface RegisterFit {
+  /** How much too long (+) or too short (-) the plain train holds the lens, mm; null without registers. */
+  errorMm: number | null;
+  /** The same with tubes and helicoid run out: how far before the sensor infinity falls, mm. */
+  longMm: number | null;
+  reachesInfinity: boolean | null;
+  /** Farthest distance in focus, m; null at infinity or where not known. */
+  farthestFocusM: number | null;
+}
+
+export interface CoverGlass {
+  /** How far it carries the focus back, mm; registers in air have it to be allowed for. */
+  shiftMm: number;
+  /** How much farther the marginal rays are carried at the f-number in use, mm: softness at the edges. */
+  marginalExtraMm: number;
+}
+
+export interface FitReport {
+  joints: JointProblem[];
+  register: RegisterFit;
+  /** Null where the rear protrusion was never measured. */
+  strike: Strike | null;
+  /** What the body's cover glass does to the focus; null where its glass is not known. */
+  coverGlass: CoverGlass | null;
+  /** What gets through the whole chain: the weakest link for each. */
+  carried: Electronics;
+  /** Parts that carry less than the lens offers, by name. */
+  lostAt: string[];
+}
+
+/** Less room than this is close, mm: tolerances of mounts and caps add up; common practice, no source. */
+const CLOSE_MM = 1;
+/** Register errors below this are shimmed away or lost in the depth of focus, mm. */
+const REGISTER_TOLERANCE_MM = 0.02;
+
+const NO_REGISTERS: RegisterFit = {
+  errorMm: null,
+  longMm: null,
+  reachesInfinity: null,
+  farthestFocusM: null,
+};
+
+function registerFit(rig: Rig): RegisterFit {
+  let error = 0;
+  for (const part of rig.parts) {
+    if (isFront(part) || magnifies(part)) continue;
+    const shift = imageShiftMm(part, rig.mounts);
+    if (shift === null) return NO_REGISTERS;
+    // A plate carries the image back, as if the part were that much thinner.
+    const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
+    if (part.kind !== 'extension tube') error -= shift + plate;
+  }
+  const long = error + extensionMm(rig.parts, rig.mounts, rig.settings.helicoidMm);
+  const tooLong = long > REGISTER_TOLERANCE_MM;
+  return {
+    errorMm: error,
+    longMm: long,
+    reachesInfinity: !tooLong,
+    farthestFocusM: tooLong ? farthestFocusM(rig.settings.focalMm, long) : null,
+  };
+}
+
+const stateOf = (standsMm: number, clearMm: number | null): Strike['state'] => {
+  if (clearMm === null) return standsMm > 0 ? 'not known' : 'clear';
+  if (standsMm > clearMm) return 'strikes';
+  return clearMm - standsMm < CLOSE_MM && standsMm > 0 ? 'close' : 'clear';
+};
+
+/** Free depth behind a body's flange, mm: until its bay or a swinging mirror; null where neither is known. */
+function freeDepthMm({ clearDepthMm, mirrorDepthMm }: Body): number | null {
+  if (clearDepthMm === null || mirrorDepthMm === null) return clearDepthMm ?? mirrorDepthMm;
+  return Math.min(clearDepthMm, mirrorDepthMm);
+}
+
+/** Follows the rear glass back through the train until it ends or meets something. */
+function strikeOf(rig: Rig): Strike | null {
+  if (rig.lens.rearProtrusionMm === null) return null;
+  let stands = rig.lens.rearProtrusionMm;
+  const strike = (partIndex: number | null, against: string, clearMm: number | null): Strike => ({
+    partIndex,
+    against,
+    standsMm: Math.max(0, stands),
+    clearMm,
+    state: stateOf(stands, clearMm),
+  });
+  for (const [index, part] of rig.parts.entries()) {
+    if (isFront(part)) continue;
+    const glass = magnifies(part) || part.plate !== null;
+    const passes = part.clearDepthMm === null || part.clearDepthMm >= part.thicknessMm;
+    if (glass || (!passes && stands > (part.clearDepthMm ?? 0))) {
+      return strike(index, fullName(part), part.clearDepthMm);
+    }
+    stands -= part.thicknessMm;
+  }
+  return strike(null, fullName(rig.body), freeDepthMm(rig.body));
+}
+
+const weakest = (a: Electronics, b: Electronics): Electronics => ({
+  focus: a.focus && b.focus,
+  aperture: a.aperture && b.aperture,
+  metadata: a.metadata && b.metadata,
+  stabiliser: a.stabiliser && b.stabiliser,
+});
+
+const carriesLess = (part: Part, lens: Electronics): boolean =>
+  (Object.keys(lens) as (keyof Electronics)[]).some((k) => lens[k] && !part.electronics[k]);
+
+/** What the contacts carry from lens to body: the weakest link for each of four things. */
+const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
+  parts
+    .filter((p) => !isFront(p))
+    .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
+
+function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
+  if (!body.coverGlass) return null;
+  const { thicknessMm, index } = body.coverGlass;
+  return {
+    shiftMm: plateShiftMm(thicknessMm, index),
+    marginalExtraMm: plateMarginalExtraMm(thicknessMm, index, fNumber),
+  };
+}
+
+/** Whether the rig goes together, at f-number `fNumber` behind the train. */
+export function fitOf(rig: Rig, fNumber: number): FitReport {
+  return {
+    joints: jointProblems(rig),
+    register: registerFit(rig),
+    strike: strikeOf(rig),
+    coverGlass: coverGlassOf(rig, fNumber),
+    carried: carriedBy(rig),
+    lostAt: rig.parts
+      .filter((p) => !isFront(p) && carriesLess(p, rig.lens.electronics))
+      .map(fullName),
+  };
+}

@@ -1,0 +1,237 @@
+/** Why the readings of practice are what they are: handling, picture, detail, and whether it goes together. */
+import { fullName } from '../../kit/records/body';
+import { secondsWords } from '../../optics/steady';
+import type { Explain } from './whyTypes';
+
+export type PracticeReading =
+  | 'native'
+  | 'flicker'
+  | 'shift'
+  | 'stabiliser'
+  | 'handHeld'
+  | 'autofocus'
+  | 'shutter'
+  | 'depth'
+  | 'blur'
+  | 'zones'
+  | 'detail'
+  | 'register'
+  | 'strike'
+  | 'contacts';
+
+const mm = (v: number, digits = 2): string => `${v.toFixed(digits)} mm`;
+const metres = (v: number | null): string => (v === null ? 'infinity' : `${v.toFixed(2)} m`);
+const percent = (v: number): string => `${(v * 100).toFixed(1)} %`;
+const lp = (v: number): string => `${v.toFixed(0)} lp/mm`;
+const THIN_LENS = 'Thin lens; distances from the lens.';
+
+export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
+  native: (_, { native, verdict }) => ({
+    title: 'What is normal',
+    formula: native.sentence,
+    inputs: [
+      ['kind', native.kind],
+      ['a quarter are better than', `${native.betterQuarter.toFixed(1)} stops`],
+      ['three quarters are better than', `${native.worseQuarter.toFixed(1)} stops`],
+      [
+        'this corner',
+        verdict.worstCornerStops === null
+          ? 'no light'
+          : `${verdict.worstCornerStops.toFixed(2)} stops`,
+      ],
+    ],
+    evidence:
+      'Our own statistics of 461 lenses of the Lensfun database (CC BY-SA 3.0), full frame on its own format, between wide open and f/8.',
+  }),
+  flicker: (_, { wander, frame }) => ({
+    title: 'Corner flicker',
+    formula:
+      'darkest less brightest value of a corner over the travel, for the corner where that is most',
+    inputs: [
+      ['travel', `± ${mm(frame.travel.xMm, 1)}`],
+      [
+        'flicker',
+        wander.flickerStops === null
+          ? 'from light to black'
+          : `${wander.flickerStops.toFixed(2)} stops`,
+      ],
+    ],
+    evidence: 'The travel as the body’s record states it; nobody knows how much of it a shot uses.',
+  }),
+  shift: (_, { wander, coverage }) => ({
+    title: 'Shift left over',
+    formula: 'how far the frame may shift before a corner passes half light, travel counted in',
+    inputs: [
+      ['left, right', `${mm(wander.shiftBudget.leftMm, 1)}, ${mm(wander.shiftBudget.rightMm, 1)}`],
+      ['up, down', `${mm(wander.shiftBudget.upMm, 1)}, ${mm(wander.shiftBudget.downMm, 1)}`],
+      ['half-light radius', mm(coverage.radiiMm.half)],
+    ],
+    evidence: 'Geometry of circle and frame; as sure as the halo.',
+  }),
+  stabiliser: (rig, { steady, optics }) => ({
+    title: 'Focal length for the stabiliser',
+    formula: 'f′ = M f at the zoom mark in use; from a menu, the value nearest in ratio',
+    inputs: [
+      ['f on the lens', mm(rig.settings.focalMm, 1)],
+      ['M', optics.train.factor.toFixed(4)],
+      [
+        'nearest in the menu',
+        steady.menuFocalMm === null ? 'takes any' : mm(steady.menuFocalMm, 0),
+      ],
+    ],
+    evidence:
+      steady.zoomWarning ??
+      (steady.toldByLens
+        ? 'The contacts tell the body a focal length; check that it is this one.'
+        : 'Nothing tells the body: enter it by hand.'),
+  }),
+  handHeld: (rig, { steady, optics }) => ({
+    title: 'Held by hand',
+    formula: '1/(f′·C), longer by the stabiliser’s stops',
+    inputs: [
+      ['f′', mm(optics.train.focalMm, 1)],
+      ['C', optics.equivalentsByBasis[0]?.cropFactor.toFixed(3) ?? ''],
+      ['stabiliser', rig.settings.stabiliser ? `${rig.body.stabiliserStops ?? 0} stops` : 'off'],
+      ['slowest time', secondsWords(steady.handHeldSeconds)],
+    ],
+    evidence: 'A rule of thumb, common practice; your hands decide.',
+  }),
+  autofocus: (rig, { autofocus }) => ({
+    title: 'Autofocus',
+    formula:
+      'works while the open f-number behind the train is no slower than the body’s limit, and the focus drive is carried',
+    inputs: [
+      ['open f-number', `f/${autofocus.openFNumber.toFixed(2)}`],
+      ['limit', autofocus.limitFNumber === null ? 'not known' : `f/${autofocus.limitFNumber}`],
+      ['points', autofocus.points === null ? 'not known' : String(autofocus.points)],
+    ],
+    evidence: `${autofocus.sentence} The limits are those of the record of ${fullName(rig.body)}.`,
+  }),
+  shutter: (rig, { steady }) => ({
+    title: 'Shutter time',
+    formula: 'electronic stabilisation cannot steady a frame that is blurred in itself',
+    inputs: [
+      ['stabilisation crop', rig.settings.cropId ?? 'off'],
+      [
+        'frames a second',
+        rig.mode.framesPerSecond === null ? 'stills' : String(rig.mode.framesPerSecond),
+      ],
+    ],
+    evidence: steady.shutterAdvice ?? 'Electronic stabilisation is off; the shutter is yours.',
+  }),
+  depth: (_, { picture, optics }) => ({
+    title: 'Depth of field',
+    formula: 'u f²/(f² ± N c (u − f)) with f′ and N′ behind the train',
+    inputs: [
+      ['near, far', `${metres(picture.depth.nearM)}, ${metres(picture.depth.farM)}`],
+      ['circle of confusion', mm(picture.circleMm, 4)],
+      ['hyperfocal distance', metres(picture.hyperfocalM)],
+      ['f′, N′', `${mm(optics.train.focalMm, 1)}, f/${optics.train.fNumber.toFixed(2)}`],
+      ...picture.depthBases.map(
+        (b) =>
+          [
+            `against the bare lens, ${b.basis}`,
+            b.ratio === null ? 'endless' : `× ${b.ratio.toFixed(2)}`,
+          ] as const,
+      ),
+    ],
+    evidence: `${THIN_LENS} The entrance pupil does not change behind a converter: from the same place the blur on the subject stays.`,
+  }),
+  blur: (rig, { picture, optics }) => ({
+    title: 'Far points of light',
+    formula: 'f²/(N (u − f)) on the sensor, as a share of the frame’s height',
+    inputs: [
+      ['focused at', metres(rig.settings.focusM)],
+      ['f′, N′', `${mm(optics.train.focalMm, 1)}, f/${optics.train.fNumber.toFixed(2)}`],
+      ['share', picture.farBlurShare === null ? 'none at infinity' : percent(picture.farBlurShare)],
+    ],
+    evidence: THIN_LENS,
+  }),
+  zones: (_, { picture }) => ({
+    title: 'Zones of the halo in frame',
+    formula: 'area of the frame within 0.6, 0.6 to 0.85 and 0.85 to 1 of the half-light radius',
+    inputs: [
+      [
+        'middle',
+        `${percent(picture.zones.middle)}, on its own format ${percent(picture.zonesOfDesign.middle)}`,
+      ],
+      [
+        'outer',
+        `${percent(picture.zones.outer)}, on its own format ${percent(picture.zonesOfDesign.outer)}`,
+      ],
+      [
+        'edge',
+        `${percent(picture.zones.edge)}, on its own format ${percent(picture.zonesOfDesign.edge)}`,
+      ],
+    ],
+    evidence: 'Geometry. Whether the middle is sharper is for your own test frames to say.',
+  }),
+  detail: (_, { sharpness }) => ({
+    title: 'Detail on the sensor',
+    formula:
+      '1/r² = 1/lens² + 1/diffraction² + 1/sensor²; the sensor resolves 0.8 of its Nyquist frequency',
+    inputs: [
+      ['lens behind the train', lp(sharpness.lens)],
+      ['diffraction', lp(sharpness.diffraction)],
+      ['sensor', lp(sharpness.sensor)],
+      ['pixel pitch', `${(sharpness.pitchMm * 1000).toFixed(2)} µm`],
+    ],
+    evidence: [
+      sharpness.converterOrCrop?.sentence,
+      sharpness.evidence === 'own figure'
+        ? 'The lens figure is its owner’s own.'
+        : 'The lens figure is what is usual for its class: an assumption.',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  }),
+  register: (_, { fit }) => ({
+    title: 'Reaching infinity',
+    formula:
+      'thickness − (register of the lens − register of the body), glass and extension counted; too long by δ focuses to f + f²/δ',
+    inputs: [
+      [
+        'plain parts too long by',
+        fit.register.errorMm === null ? 'not known' : mm(fit.register.errorMm),
+      ],
+      [
+        'farthest focus',
+        fit.register.reachesInfinity === null ? 'not known' : metres(fit.register.farthestFocusM),
+      ],
+      [
+        'cover glass',
+        fit.coverGlass === null
+          ? 'not known'
+          : `carries the focus ${mm(fit.coverGlass.shiftMm)} back, edge rays ${mm(fit.coverGlass.marginalExtraMm, 3)} more`,
+      ],
+    ],
+    evidence:
+      'Registers and thicknesses as recorded; converters are taken to be made for their mounts.',
+  }),
+  strike: (rig, { fit }) => ({
+    title: 'Rear glass',
+    formula:
+      'what stands behind the lens’s flange, less the open parts it passes, against the free depth where it ends',
+    inputs: [
+      [
+        'stands behind the flange',
+        rig.lens.rearProtrusionMm === null ? 'never measured' : mm(rig.lens.rearProtrusionMm, 1),
+      ],
+      ['ends at', fit.strike?.against ?? 'not known'],
+      ['free depth there', fit.strike?.clearMm == null ? 'not known' : mm(fit.strike.clearMm, 1)],
+    ],
+    evidence: 'Measure the protrusion first, mount slowly, stop at resistance.',
+  }),
+  contacts: (rig, { fit }) => ({
+    title: 'What the contacts carry',
+    formula: 'the weakest link of lens and parts, for each of four things',
+    inputs: (['focus', 'aperture', 'metadata', 'stabiliser'] as const).map((k) => [
+      k,
+      fit.carried[k] ? 'carried' : rig.lens.electronics[k] ? 'lost on the way' : 'not in the lens',
+    ]),
+    evidence:
+      fit.lostAt.length > 0
+        ? `Lost at ${fit.lostAt.join(', ')}.`
+        : 'As the records state the contacts.',
+  }),
+};

@@ -1,0 +1,173 @@
+/** Cautions as data: which one holds for which rig, and why. Shown where the act happens. */
+import { fullName } from '../../kit/records/body';
+import { magnifies, type Part } from '../../kit/records/part';
+import type { FitReport } from '../mechanicalFit';
+import type { Rig } from '../rig';
+
+export type CautionId =
+  | 'sun'
+  | 'strike'
+  | 'strike unknown'
+  | 'tolerance'
+  | 'support'
+  | 'overhead'
+  | 'radioactive'
+  | 'power';
+
+/** Where in the rig a caution is due: at the lens, at the body, or at the part in that place of the train. */
+export type CautionPlace = 'lens' | 'body' | number;
+
+export interface Caution {
+  id: CautionId;
+  at: CautionPlace;
+  /** What to mind, short. */
+  words: string;
+  /** Why it holds for this rig. */
+  why: string;
+}
+
+interface Reason {
+  why: string;
+  at: CautionPlace;
+}
+
+interface Rule {
+  id: CautionId;
+  words: string;
+  /** Why it holds and where; null where it does not. */
+  holds: (rig: Rig, fit: FitReport) => Reason | null;
+}
+
+/** From this focal length on the sun burns, mm behind the train. */
+const BURNING_FOCAL_MM = 200;
+/** From this mass on a lens hangs from a foot or a support, g. */
+const HEAVY_LENS_G = 1200;
+/** A rig of this mass is heavy enough to hurt when it falls, g. */
+const HEAVY_RIG_G = 2500;
+
+const rigMass = (rig: Rig): number =>
+  (rig.lens.massG ?? 0) + rig.parts.reduce((sum, p) => sum + (p.massG ?? 0), 0);
+
+const atLens = (why: string): Reason => ({ at: 'lens', why });
+
+/** The first part that answers, if any does. */
+function atPart(
+  { parts }: Rig,
+  test: (part: Part) => boolean,
+  why: (part: Part) => string,
+): Reason | null {
+  const at = parts.findIndex(test);
+  const part = parts[at];
+  return part ? { at, why: why(part) } : null;
+}
+
+const RULES: readonly Rule[] = [
+  {
+    id: 'sun',
+    words: 'Sun through this glass can blind and burn: never look, cap the lens, mind the sensor.',
+    holds: (rig) => {
+      const focal = rig.lens.focalMaxMm * rig.parts.reduce((m, p) => m * p.factor, 1);
+      if (focal >= BURNING_FOCAL_MM)
+        return atLens(`${focal.toFixed(0)} mm gathers the sun into a hot point.`);
+      return atPart(
+        rig,
+        (p) => magnifies(p) && p.factor < 1,
+        (p) => `${fullName(p)} gathers the light more tightly.`,
+      );
+    },
+  },
+  {
+    id: 'strike',
+    words:
+      'Rear glass may strike here and break lens, shutter or sensor cover. Measure first, mount slowly, stop at resistance; test mirror clearance with care.',
+    holds: (_, { strike }) =>
+      strike && (strike.state === 'strikes' || strike.state === 'close')
+        ? {
+            at: strike.partIndex ?? 'body',
+            why: `Rear glass stands ${strike.standsMm.toFixed(1)} mm deep; ${strike.against} leaves ${(strike.clearMm ?? 0).toFixed(1)} mm.`,
+          }
+        : null,
+  },
+  {
+    id: 'strike unknown',
+    words: 'How deep the rear glass stands is not known: measure the protrusion before mounting.',
+    holds: ({ lens, parts }, { strike }) => {
+      if (strike?.state === 'not known')
+        return {
+          at: strike.partIndex ?? 'body',
+          why: `${strike.against} does not say how much room it leaves.`,
+        };
+      return strike === null && parts.some(magnifies)
+        ? atLens(`${fullName(lens)} was never measured behind its flange.`)
+        : null;
+    },
+  },
+  {
+    id: 'tolerance',
+    words: 'Caps and adapters made to other tolerances can jam: do not force.',
+    holds: (rig) =>
+      atPart(
+        rig,
+        () => true,
+        () => 'Something stands between lens and body.',
+      ),
+  },
+  {
+    id: 'support',
+    words: 'A heavy lens hangs from its own foot or a support, never from the camera mount.',
+    holds: (rig) => {
+      const mass = rigMass(rig);
+      return mass >= HEAVY_LENS_G
+        ? atLens(`Lens and parts weigh ${(mass / 1000).toFixed(1)} kg.`)
+        : null;
+    },
+  },
+  {
+    id: 'overhead',
+    words:
+      'Anything rigged overhead or on a vehicle needs secondary safety and a qualified rigger, as local rules say.',
+    holds: (rig) =>
+      rigMass(rig) >= HEAVY_RIG_G
+        ? { at: 'body', why: 'A rig this heavy hurts when it falls.' }
+        : null,
+  },
+  {
+    id: 'radioactive',
+    words:
+      'This old glass is mildly radioactive: do not dismantle or grind it; follow local rules.',
+    holds: ({ lens }) => (lens.radioactive ? atLens(`${fullName(lens)} is marked so.`) : null),
+  },
+  {
+    id: 'power',
+    words: 'Powered adapters: switch the camera off before changing.',
+    holds: (rig) =>
+      atPart(
+        rig,
+        (p) => p.electronics.aperture || p.electronics.focus,
+        (p) => `${fullName(p)} carries power.`,
+      ),
+  },
+];
+
+export const CAUTION_IDS: readonly CautionId[] = RULES.map((r) => r.id);
+
+/** The cautions that hold for a rig, most urgent first. */
+export function cautionsFor(rig: Rig, fit: FitReport): Caution[] {
+  const found: Caution[] = [];
+  for (const { id, words, holds } of RULES) {
+    const reason = holds(rig, fit);
+    if (reason) found.push({ id, words, why: reason.why, at: reason.at });
+  }
+  return found.sort((a, b) => URGENCY.indexOf(a.id) - URGENCY.indexOf(b.id));
+}
+
+const URGENCY: readonly CautionId[] = [
+  'strike',
+  'strike unknown',
+  'sun',
+  'radioactive',
+  'support',
+  'overhead',
+  'power',
+  'tolerance',
+];

@@ -1,0 +1,267 @@
+/** One rig in, one report out: screen, command line and API all call this. */
+import { limitStops, type School } from '../../kit/records/judgement';
+import {
+  circleCoverage,
+  coverage,
+  isClearAt,
+  judge,
+  type CircleCoverage,
+  type Coverage,
+  type Verdict,
+} from '../../frame/coverage';
+import { NO_TRAVEL, type Travel } from '../../frame/geometry';
+import { deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
+import { evidenceFor, lensMagnification, predictHalo, type HaloEvidence } from '../../halo/predict';
+import { nativeStanding, type NativeStanding } from '../../halo/native';
+import type { Halo } from '../../halo/rims';
+import { openFNumberAt } from '../../kit/records/lens';
+import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
+import { printsAs } from '../../optics/apertures';
+import { CROP_BASES, equivalents, type Equivalents } from '../../optics/crop';
+import type { FrameSize } from '../../optics/formats';
+import { customDisagrees, isoFactor } from '../../optics/stops';
+import { anglesOfView, type Angles } from '../../optics/view';
+import { cautionsFor, type Caution } from './cautions';
+import { fitOf, type FitReport } from '../mechanicalFit';
+import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
+import { pictureReport, type PictureReport } from './picture';
+import { riskOf, SOFTNESS_SIGMA } from './risk';
+import { sharpnessReport, type SharpnessReport } from './sharpness';
+import type { Rig } from '../rig';
+import { verdictSentence } from './sentence';
+import { extensionMm, haloBehind, shiftRangeMm, trainLight, type TrainLight } from '../train';
+
+export interface OpticsReport {
+  /** What the train does to focal length, f-number and light. */
+  train: TrainLight;
+  /** Working f-number at the focus distance: N'(1 + m/P). */
+  effectiveFNumber: number;
+  /** How cameras print the f-number. */
+  printsAs: string[];
+  /** True where the customary light figure is more than a quarter stop off. */
+  customDisagrees: boolean;
+  /** Factor on ISO for the same exposure as the bare lens. */
+  isoFactor: number;
+  /** Factor on exposure time for the same exposure as the bare lens. */
+  shutterFactor: number;
+  /** Magnification on the sensor at the focus distance. */
+  magnification: number;
+  /** On the user's basis. */
+  equivalents: Equivalents;
+  /** On all three bases. */
+  equivalentsByBasis: Equivalents[];
+  view: Angles;
+}
+
+export interface HaloReport {
+  /** As it falls on the sensor. */
+  model: Halo;
+  /** Radius of good definition on the sensor, mm; null where the owner has not judged it. */
+  definitionRadiusMm: number | null;
+  evidence: HaloEvidence;
+}
+
+/** Corner readings and margins, and what the half-light circle does for the delivered frame. */
+export type CoverageReport = Coverage & CircleCoverage;
+
+export interface Report {
+  name: string;
+  verdict: Verdict & {
+    school: School;
+    limitStops: number;
+    sentence: string;
+    /** Probability of a verdict worse than the school accepts, 0..1; its evidence is the halo's. */
+    risk: number;
+  };
+  coverage: CoverageReport;
+  halo: HaloReport;
+  frame: { readOut: FrameSize; delivered: DeliveredFrame; travel: Travel };
+  optics: OpticsReport;
+  /** Whether it goes together; where mounts do not join, the figures hold only if they were made to. */
+  fit: FitReport;
+  /** Movement of the halo against the frame. */
+  wander: {
+    /** Null where a corner goes wholly black and back. */
+    flickerStops: number | null;
+    /** Until a corner passes half light, mm. */
+    shiftBudget: ShiftBudget;
+  };
+  steady: SteadyReport;
+  autofocus: AutofocusReport;
+  picture: PictureReport;
+  sharpness: SharpnessReport;
+  /** Where the worst corner stands among native lenses. */
+  native: NativeStanding;
+  cautions: Caution[];
+}
+
+/** How far the sensor may move as the rig is set. */
+const travelOf = (rig: Rig): Travel =>
+  rig.settings.stabiliser && rig.body.sensorTravel ? rig.body.sensorTravel : NO_TRAVEL;
+
+/** The frame a rig delivers. */
+export const frameOf = (rig: Rig): DeliveredFrame =>
+  deliveredFrame(rig.mode, {
+    aspect: rig.settings.aspect,
+    digitalZoom: rig.settings.digitalZoom,
+    cropId: rig.settings.cropId,
+    postScale: rig.settings.postScale,
+    squeeze: rig.lens.squeeze,
+  });
+
+interface Setup {
+  light: TrainLight;
+  /** Magnification of the lens by its ring and by extension together. */
+  lensMagnification: number;
+  halo: Halo;
+  delivered: DeliveredFrame;
+  travel: Travel;
+}
+
+/** Shift in force, held within what the adapters can do, mm. */
+function shiftOf({ parts, settings }: Rig): Halo['centre'] {
+  if (settings.shiftXMm === 0 && settings.shiftYMm === 0) return NO_SHIFT;
+  const most = shiftRangeMm(parts);
+  const held = (v: number) => Math.min(most, Math.max(-most, v));
+  return { xMm: held(settings.shiftXMm), yMm: held(settings.shiftYMm) };
+}
+
+const NO_SHIFT: Halo['centre'] = { xMm: 0, yMm: 0 };
+
+function moved(halo: Halo, by: Halo['centre']): Halo {
+  if (by.xMm === 0 && by.yMm === 0) return halo;
+  const { rims, exitPupilMm, coneTangent, centre } = halo;
+  return {
+    rims,
+    exitPupilMm,
+    coneTangent,
+    centre: { xMm: centre.xMm + by.xMm, yMm: centre.yMm + by.yMm },
+  };
+}
+
+/** What verdict and report both need: the halo on the sensor and the frame it must cover. */
+export function setUp(rig: Rig): Setup {
+  const { lens, parts, settings, mounts } = rig;
+  const { focalMm, focusM } = settings;
+  const light = trainLight(parts, lens, focalMm, settings.fNumber);
+  const lensFNumber = light.fNumber / light.factor;
+  const extension = extensionMm(parts, mounts, settings.helicoidMm);
+  const bare = predictHalo(lens, { focalMm, fNumber: lensFNumber, focusM, extensionMm: extension });
+  return {
+    light,
+    lensMagnification: lensMagnification(lens, focalMm, focusM) + extension / focalMm,
+    halo: moved(haloBehind(parts, bare, lensFNumber, mounts), shiftOf(rig)),
+    delivered: frameOf(rig),
+    travel: travelOf(rig),
+  };
+}
+
+/** The verdict alone, for ribbons, sweeps and choosing. At least 150,000 a second. */
+export function verdictOf(rig: Rig): Verdict {
+  const { halo, delivered, travel } = setUp(rig);
+  return judge(halo, delivered, travel, limitStops(rig.judgement));
+}
+
+/** Whether the verdict is Clear, for searches that ask nothing else. */
+export function isClear(rig: Rig): boolean {
+  const { halo, delivered, travel } = setUp(rig);
+  return isClearAt(halo, delivered, travel, limitStops(rig.judgement));
+}
+
+function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setup): OpticsReport {
+  const { lens, judgement } = rig;
+  const iso = isoFactor(light.lightStops);
+  return {
+    train: light,
+    effectiveFNumber: light.fNumber * (1 + m / (lens.pupilMagnification ?? 1)),
+    printsAs: printsAs(light.fNumber),
+    customDisagrees: customDisagrees(
+      light.lightStops - (light.glassLossStops ?? 0),
+      light.customaryStops,
+    ),
+    isoFactor: iso,
+    shutterFactor: iso,
+    magnification: m * light.factor,
+    equivalents: equivalents(light.focalMm, light.fNumber, delivered, judgement.basis),
+    equivalentsByBasis: CROP_BASES.map((basis) =>
+      equivalents(light.focalMm, light.fNumber, delivered, basis),
+    ),
+    view: anglesOfView(delivered, light.focalMm, m, lens.squeeze),
+  };
+}
+
+/** The evidence for the bare lens, its uncertainty scaled to the sensor behind the train. */
+function evidenceBehind(rig: Rig, light: TrainLight): HaloEvidence {
+  const { focalMm, focusM } = rig.settings;
+  const fNumber = light.fNumber / light.factor;
+  return evidenceFor(rig.lens, { focalMm, fNumber, focusM }, light.factor);
+}
+
+/**
+ * Everything the program says of a rig. Lengths mm, angles degrees, light in stops; no figure is NaN or
+ * infinite for any rig the schemas admit: what does not exist is null.
+ */
+export function evaluate(rig: Rig): Report {
+  const setup = setUp(rig);
+  const { light, halo, delivered, travel } = setup;
+  const limit = limitStops(rig.judgement);
+  const verdict = judge(halo, delivered, travel, limit);
+  const covered = coverage(halo, delivered, travel);
+  const circle = circleCoverage(delivered, halo.centre, covered.radiiMm.half, travel);
+  const fit = fitOf(rig, light.fNumber);
+  const evidence = evidenceBehind(rig, light);
+  const frame = {
+    readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
+    delivered,
+    travel,
+  };
+  return {
+    name: rig.name,
+    verdict: {
+      kind: verdict.kind,
+      worstCornerStops: verdict.worstCornerStops,
+      worstCornerTransmission: verdict.worstCornerTransmission,
+      school: rig.judgement.school,
+      limitStops: limit,
+      sentence: verdictSentence(verdict, covered, frame, limit),
+      risk: riskOf(halo, delivered, travel, limit, {
+        edgeSigmaMm: evidence.edgeSigmaMm,
+        softnessSigma: SOFTNESS_SIGMA[evidence.kind],
+      }),
+    },
+    coverage: {
+      cornerStops: covered.cornerStops,
+      radiiMm: covered.radiiMm,
+      marginMm: covered.marginMm,
+      worstCornerRadiusMm: covered.worstCornerRadiusMm,
+      areaShare: circle.areaShare,
+      cleanFrame: circle.cleanFrame,
+      scaleUp: circle.scaleUp,
+    },
+    halo: {
+      model: halo,
+      definitionRadiusMm:
+        rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor,
+      evidence,
+    },
+    frame,
+    optics: opticsReport(rig, setup),
+    fit,
+    wander: {
+      flickerStops: flickerStops(halo, delivered, travel),
+      shiftBudget: shiftBudget(delivered, halo.centre, covered.radiiMm.half, travel),
+    },
+    steady: steadyReport(rig, light, delivered, fit.carried),
+    autofocus: autofocusReport(rig, fit.carried),
+    picture: pictureReport(rig, light, delivered, halo, covered.radiiMm.half),
+    sharpness: sharpnessReport(rig, light),
+    native: nativeStanding(
+      rig.lens,
+      rig.settings.focalMm,
+      openFNumberAt(rig.lens, rig.settings.focalMm),
+      light.fNumber / light.factor,
+      verdict.worstCornerStops,
+    ),
+    cautions: cautionsFor(rig, fit),
+  };
+}

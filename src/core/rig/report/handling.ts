@@ -1,0 +1,102 @@
+/** What to set on the body and what it still does: stabiliser entry, holding still, autofocus. */
+import { fullName } from '../../kit/records/body';
+import type { Electronics } from '../../kit/records/common';
+import { isZoom, openFNumberAt } from '../../kit/records/lens';
+import { cropFactor } from '../../optics/crop';
+import {
+  ELECTRONIC_SHUTTER,
+  handHeldSeconds,
+  nearestMenuFocalMm,
+  secondsWords,
+} from '../../optics/steady';
+import type { FrameSize } from '../../optics/formats';
+import type { Rig } from '../rig';
+import { fNumberBehind, type TrainLight } from '../train';
+
+export interface SteadyReport {
+  /** Focal length to tell the stabiliser, mm: f' at the zoom mark in use. */
+  enterFocalMm: number;
+  /** The nearest value the body's menu offers; null where it takes any. */
+  menuFocalMm: number | null;
+  /** True where the body learns the focal length by itself. */
+  toldByLens: boolean;
+  /** Why the entry will be wrong as one zooms; null where it will not. */
+  zoomWarning: string | null;
+  /** Slowest time most people hold by hand, s, with the stabiliser as it is set. */
+  handHeldSeconds: number;
+  /** What electronic stabilisation asks of the shutter; null where it is off. */
+  shutterAdvice: string | null;
+}
+
+export function steadyReport(
+  rig: Rig,
+  light: TrainLight,
+  delivered: FrameSize,
+  carried: Electronics,
+): SteadyReport {
+  const { settings, body, lens } = rig;
+  const toldByLens = carried.metadata;
+  const stops = settings.stabiliser ? (body.stabiliserStops ?? 0) : 0;
+  const zooms = isZoom(lens) && !toldByLens && settings.stabiliser;
+  return {
+    enterFocalMm: light.focalMm,
+    menuFocalMm: nearestMenuFocalMm(light.focalMm, body.stabiliserFocalsMm),
+    toldByLens,
+    zoomWarning: zooms
+      ? 'Nothing tells the body where the zoom stands: set the focal length anew after zooming.'
+      : null,
+    handHeldSeconds: handHeldSeconds(light.focalMm, cropFactor(delivered), stops),
+    shutterAdvice:
+      settings.cropId === null
+        ? null
+        : `Electronic stabilisation wants ${secondsWords(ELECTRONIC_SHUTTER.enough)} or shorter, ${secondsWords(ELECTRONIC_SHUTTER.better)} is better. Advice, not law.`,
+  };
+}
+
+export interface AutofocusReport {
+  state: 'works' | 'too slow' | 'manual' | 'not known';
+  /** f-number wide open behind the train, which the focus detectors see. */
+  openFNumber: number;
+  limitFNumber: number | null;
+  /** Points that still work; null where the body does not say. */
+  points: number | null;
+  sentence: string;
+}
+
+/** Marked limits mean the exact apertures behind them: f/5.6 admits 4 x 1.414 = 5.66, f/11 11.3. */
+const MARK_SLACK = 1.03;
+
+export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport {
+  const { lens, body, parts, settings } = rig;
+  const openFNumber = fNumberBehind(parts, openFNumberAt(lens, settings.focalMm));
+  const limit = body.autofocusLimitFNumber;
+  const step = [...body.autofocusPoints]
+    .sort((a, b) => a.upToFNumber - b.upToFNumber)
+    .find((p) => openFNumber <= p.upToFNumber * MARK_SLACK);
+  const said = (
+    state: AutofocusReport['state'],
+    points: number | null,
+    sentence: string,
+  ): AutofocusReport => ({ state, openFNumber, limitFNumber: limit, points, sentence });
+  if (!carried.focus) {
+    const why = lens.electronics.focus
+      ? 'a part between carries no focus drive'
+      : `${fullName(lens)} has no focus drive`;
+    return said('manual', null, `By hand: ${why}.`);
+  }
+  if (limit === null) {
+    return said(
+      'not known',
+      step?.points ?? null,
+      'How slow a lens this body still focuses is not known.',
+    );
+  }
+  const open = `f/${openFNumber.toFixed(1)}`;
+  return openFNumber <= limit * MARK_SLACK
+    ? said(
+        'works',
+        step?.points ?? null,
+        `Works at ${open} open${step ? ` with ${step.points} points` : ''}; the body's limit is f/${limit}.`,
+      )
+    : said('too slow', 0, `Fails: ${open} open is slower than the body's limit of f/${limit}.`);
+}

@@ -1,0 +1,48 @@
+/** A report with the sensor somewhere in its travel. */
+import { cornerStopsOf } from '../../frame/coverage';
+import { CORNERS, type Offset, type Travel } from '../../frame/geometry';
+import type { Report } from './evaluate';
+
+/** The report as the stage shows it while the sensor stands `sensor` mm from its rest. */
+export function wandered(report: Report, sensor: Offset): Report {
+  const { model } = report.halo;
+  // The frame moves one way; seen from it the halo moves the other.
+  const centre = { xMm: model.centre.xMm - sensor.xMm, yMm: model.centre.yMm - sensor.yMm };
+  const moved = { ...model, centre };
+  return {
+    ...report,
+    halo: { ...report.halo, model: moved },
+    coverage: { ...report.coverage, cornerStops: cornerStopsOf(moved, report.frame.delivered) },
+  };
+}
+
+/**
+ * A wandering path through a travel: where the sensor stands `seconds` after it set out, mm. It never
+ * leaves the travel and comes close to its edge all round. For the eye; real movement depends on the hand.
+ */
+export function wanderAt(travel: Travel, seconds: number): Offset {
+  const angle = seconds * 0.9 + 0.6 * Math.sin(seconds * 0.53);
+  const reach = 0.62 + 0.38 * Math.sin(seconds * 1.37);
+  const yMm = travel.shape === 'box' ? travel.yMm : travel.xMm;
+  return { xMm: travel.xMm * reach * Math.cos(angle), yMm: yMm * reach * Math.sin(angle) };
+}
+
+/**
+ * Where in its travel the sensor stands worst, mm from its rest: the corner that gets farthest from the
+ * halo's centre is as far from it as it gets.
+ */
+export function worstStand(report: Report): Offset {
+  const { delivered, travel } = report.frame;
+  const { centre } = report.halo.model;
+  const stands = CORNERS.map(([sx, sy]): { stand: Offset; radiusMm: number } => {
+    const x = (sx * delivered.widthMm) / 2 - centre.xMm;
+    const y = (sy * delivered.heightMm) / 2 - centre.yMm;
+    const r = Math.hypot(x, y);
+    const stand =
+      travel.shape === 'box'
+        ? { xMm: Math.sign(x) * travel.xMm, yMm: Math.sign(y) * travel.yMm }
+        : { xMm: (x / r) * travel.xMm, yMm: (y / r) * travel.xMm };
+    return { stand, radiusMm: Math.hypot(x + stand.xMm, y + stand.yMm) };
+  });
+  return stands.reduce((worst, next) => (next.radiusMm > worst.radiusMm ? next : worst)).stand;
+}

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { tideMill } from '../../demo/tideMill';
+import { quickLens } from '../../kit/quickLens';
+import { bargainCheck, beforeBuying } from './bargain';
+
+const small = quickLens(
+  {
+    name: '28–80/3.5–5.6',
+    maker: '',
+    mountId: 'slr-44',
+    focalMinMm: 28,
+    focalMaxMm: 80,
+    openFNumberWide: 3.5,
+    openFNumberLong: 5.6,
+    designFormat: { widthMm: 23.5, heightMm: 15.6 },
+  },
+  'seen',
+);
+const rows = bargainCheck(small, tideMill);
+const on = (bodyId: string, modeId: string, from = rows) =>
+  from.find((r) => r.body.id === bodyId && r.mode.id === modeId)!;
+
+describe('a lens seen for sale', () => {
+  it('is held against every body and mode', () => {
+    expect(rows).toHaveLength(tideMill.bodies.reduce((n, b) => n + b.modes.length, 0));
+  });
+
+  // Common practice, no source: a small-format zoom covers small sensors and shows a keyhole on 36x24.
+  it('made for the small format covers there and not on 36x24', () => {
+    expect(on('c26', '4k')).toMatchObject({ verdict: 'Clear' });
+    expect(on('h24', 'stills').verdict).toBe('Keyhole');
+    expect(on('h24', 'stills').clearFromMm).toBeNull();
+    expect(on('h24', 'stills').cleanMegapixels).toBeLessThan(24 / 1.8);
+    expect(on('h24', 'stills').risk).toBeGreaterThan(0.95);
+  });
+
+  it('says what it needs to mount', () => {
+    expect(on('h24', 'stills').needs).toBe('Ninefold plain 44.00 to 18.00');
+    const thread = bargainCheck({ ...small, mountId: 't-55' }, tideMill);
+    expect(on('h24', 'stills', thread)).toMatchObject({
+      parts: null,
+      needs: 'a plain adapter 37.00 mm thick, to be bought',
+    });
+    const short = bargainCheck({ ...small, mountId: 's-17.526' }, tideMill);
+    expect(on('l45', 'open-gate', short).needs).toMatch(/^cannot be adapted without glass/);
+  });
+
+  it('says what to look at before buying, glass first', () => {
+    const ask = beforeBuying(small, rows);
+    expect(ask[0]).toMatch(/haze, fungus, scratches/);
+    expect(ask.join(' ')).not.toMatch(/radioactive/);
+    const fast = { ...small, openFNumberWide: 1.4, openFNumberLong: 1.4 };
+    expect(beforeBuying(fast, rows).join(' ')).toMatch(/mildly radioactive/);
+  });
+});

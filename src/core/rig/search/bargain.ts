@@ -1,0 +1,118 @@
+/** A lens seen for sale against every body one owns, before any of it is bought or saved. */
+import type { VerdictKind } from '../../frame/coverage';
+import { fullName, type Body, type Mode } from '../../kit/records/body';
+import { isZoom, type Lens } from '../../kit/records/lens';
+import type { Part } from '../../kit/records/part';
+import { restingSettings } from '../../kit/records/rigRecord';
+import type { Workspace } from '../../kit/records/workspace';
+import { findChains } from './chains';
+import { evaluate, verdictOf } from '../report/evaluate';
+import { byGrade, judgedChain } from './offers';
+import type { Rig } from '../rig';
+import { turned } from '../rig';
+
+export interface BargainRow {
+  body: Body;
+  mode: Mode;
+  /** What stands between, from the kit; null where nothing at hand joins them. */
+  parts: readonly Part[] | null;
+  /** What it needs to mount, or what speaks against it, in words. */
+  needs: string;
+  /** At the short end, wide open, far focus; as if it were joined where nothing at hand joins it. */
+  verdict: VerdictKind;
+  risk: number;
+  /** Shortest focal length from which on it is Clear, mm; null where it never is. */
+  clearFromMm: number | null;
+  /** Megapixels in the largest clean frame of the delivered aspect. */
+  cleanMegapixels: number;
+}
+
+const STEPS = 16;
+
+function clearFrom(rig: Rig): number | null {
+  const { focalMinMm: short, focalMaxMm: long } = rig.lens;
+  const focals = isZoom(rig.lens)
+    ? Array.from({ length: STEPS + 1 }, (_, i) => short * (long / short) ** (i / STEPS))
+    : [short];
+  const clear = focals.map((focalMm) => verdictOf(turned(rig, { focalMm })).kind === 'Clear');
+  const lastBad = clear.lastIndexOf(false);
+  return focals[lastBad + 1] ?? null;
+}
+
+function between(rig: Rig, kit: readonly Part[]): { parts: readonly Part[] | null; needs: string } {
+  const { chains, plainThicknessMm, plainCanBeBuilt } = findChains(
+    rig.lens,
+    rig.body,
+    kit,
+    rig.mounts,
+  );
+  const [best] = byGrade(chains.map((c) => judgedChain(rig, c.parts)));
+  if (best) {
+    const words =
+      best.record.length === 0 ? 'goes straight on' : best.record.map(fullName).join(' + ');
+    return { parts: best.record, needs: [words, ...best.reasons].join('; ') };
+  }
+  if (plainThicknessMm === null) return { parts: null, needs: 'a register is not known here' };
+  return {
+    parts: null,
+    needs: plainCanBeBuilt
+      ? `a plain adapter ${plainThicknessMm.toFixed(2)} mm thick, to be bought`
+      : `cannot be adapted without glass: the registers leave ${plainThicknessMm.toFixed(2)} mm`,
+  };
+}
+
+/** How `lens` would do on every body and mode of the workspace, largest read-out first. */
+export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
+  const mounts = new Map(workspace.mounts.map((m) => [m.id, m]));
+  return workspace.bodies.flatMap((body) =>
+    body.modes.map((mode): BargainRow => {
+      const bare: Rig = {
+        name: fullName(lens),
+        body,
+        mode,
+        lens,
+        parts: [],
+        settings: restingSettings(lens.focalMinMm, lens.openFNumberWide),
+        judgement: workspace.judgement,
+        mounts,
+      };
+      const { parts, needs } = between(bare, workspace.parts);
+      const rig = { ...bare, parts: parts ?? [] };
+      const { verdict, coverage, frame } = evaluate(rig);
+      const { delivered } = frame;
+      const clean = coverage.cleanFrame.concentric;
+      const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
+      return {
+        body,
+        mode,
+        parts,
+        needs,
+        verdict: verdict.kind,
+        risk: verdict.risk,
+        clearFromMm: clearFrom(rig),
+        cleanMegapixels: delivered.megapixels * share,
+      };
+    }),
+  );
+}
+
+/** What to look at or ask before buying; common practice, no source. */
+export function beforeBuying(lens: Lens, rows: readonly BargainRow[]): string[] {
+  const glassBetween = rows.some((r) => r.parts?.some((p) => p.factor !== 1));
+  const ask: string[] = [
+    'Hold it against a lamp, both caps off: haze, fungus, scratches and loose cement show, the rear glass above all.',
+    'Turn focus and aperture through their whole range: oil on the blades, play and dry grease are repairs.',
+    'Ask whether the aperture has a ring of its own; without one an adapter that carries nothing leaves it as it stands.',
+    'Put it on the largest sensor there is, wide open, before an even wall, and look at the corners at every zoom mark.',
+    'Measure how deep the rear glass stands behind the flange before it goes near a mirror or a converter.',
+  ];
+  if (rows.some((r) => r.parts === null && !r.needs.startsWith('cannot')))
+    ask.push('Count the adapter into the price, and a support if lens and adapter are heavy.');
+  if (glassBetween)
+    ask.push('Try it on the reducer slowly and stop at resistance: glass must not meet glass.');
+  if (lens.openFNumberWide <= 2 && !lens.electronics.focus)
+    ask.push(
+      'Old fast glass that has yellowed may be mildly radioactive: never dismantle or grind it; follow local rules.',
+    );
+  return ask;
+}

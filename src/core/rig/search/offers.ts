@@ -1,0 +1,108 @@
+/** What could stand at a place of a rig, in order of fit, each with what speaks against it. */
+import type { Body } from '../../kit/records/body';
+import type { Lens } from '../../kit/records/lens';
+import { isFront, type Part } from '../../kit/records/part';
+import { fitOf, type FitReport } from '../mechanicalFit';
+import type { Rig } from '../rig';
+
+export type FitGrade = 'fits' | 'with a catch' | 'does not fit';
+
+export interface Offer<T> {
+  record: T;
+  grade: FitGrade;
+  /** What speaks against it, short; empty where nothing does. */
+  reasons: string[];
+}
+
+export interface PartOffer extends Offer<Part> {
+  /** Place in the train where it would stand. */
+  index: number;
+}
+
+const GRADES: readonly FitGrade[] = ['fits', 'with a catch', 'does not fit'];
+
+/** Best grade first, otherwise as they come. */
+export const byGrade = <T extends Offer<unknown>>(offers: readonly T[]): T[] =>
+  offers.toSorted((a, b) => GRADES.indexOf(a.grade) - GRADES.indexOf(b.grade));
+
+/** Place among the parts behind the lens of the part at `index` of the train. */
+const rearPlace = (parts: readonly Part[], index: number): number =>
+  parts.slice(0, index).filter((p) => !isFront(p)).length;
+
+/** Joints on the two sides of a place that do not join; `before` and `after` are places of joints. */
+function jointReasons(rig: Rig, fit: FitReport, before: number | null, after: number | null) {
+  const name = (id: string) => rig.mounts.get(id)?.name ?? id;
+  return fit.joints.flatMap(({ index, hasMountId, takesMountId }) => {
+    if (index === before) return [`the lens side has ${name(hasMountId)}`];
+    return index === after ? [`the body side takes ${name(takesMountId)}`] : [];
+  });
+}
+
+const metres = (v: number): string => `${v < 10 ? v.toFixed(2) : v.toFixed(0)} m`;
+
+function catches(rig: Rig, { strike, register, carried }: FitReport): string[] {
+  const reasons: string[] = [];
+  if (strike?.state === 'close') reasons.push('rear glass comes within a millimetre');
+  if (register.reachesInfinity === false && register.farthestFocusM !== null)
+    reasons.push(`in focus to ${metres(register.farthestFocusM)} only, never at infinity`);
+  const lost = (['focus', 'aperture', 'metadata'] as const).filter(
+    (k) => rig.lens.electronics[k] && !carried[k],
+  );
+  if (lost.length > 0) reasons.push(`contacts carry no ${lost.join(', ')}`);
+  return reasons;
+}
+
+/**
+ * How a rig stands with what was put at one place, judged by the joints on both sides of it, by what the
+ * rear glass may strike, by infinity and by what the contacts carry.
+ */
+function judged<T>(record: T, rig: Rig, before: number | null, after: number | null): Offer<T> {
+  const fit = fitOf(rig, rig.settings.fNumber);
+  const against = jointReasons(rig, fit, before, after);
+  const { strike } = fit;
+  if (strike?.state === 'strikes' && strike.clearMm !== null)
+    against.push(
+      `rear glass stands ${strike.standsMm.toFixed(1)} mm deep, ${strike.clearMm.toFixed(1)} mm are free`,
+    );
+  if (against.length > 0) return { record, grade: 'does not fit', reasons: against };
+  const reasons = catches(rig, fit);
+  return { record, grade: reasons.length > 0 ? 'with a catch' : 'fits', reasons };
+}
+
+const withParts = (rig: Rig, parts: readonly Part[]): Rig => ({ ...rig, parts });
+
+function judgedPart(rig: Rig, parts: readonly Part[], part: Part, index: number): PartOffer {
+  const place = rearPlace(parts, index);
+  const joins = isFront(part) ? null : place;
+  const offer = judged(part, withParts(rig, parts), joins, joins === null ? null : joins + 1);
+  return { ...offer, index };
+}
+
+/** Parts that could stand in the place of the one at `index`, best first. */
+export const swapOffers = (rig: Rig, index: number, kit: readonly Part[]): PartOffer[] =>
+  byGrade(kit.map((part) => judgedPart(rig, rig.parts.with(index, part), part, index)));
+
+/** Parts that could be put in besides those there, each at the place where it fits best, best first. */
+export function addOffers(rig: Rig, kit: readonly Part[]): PartOffer[] {
+  const places = rig.parts.map((_, i) => i).concat(rig.parts.length);
+  const offers = kit.flatMap((part) => {
+    // Toward the body before toward the lens, where both are as good.
+    const at = places.map((i) => judgedPart(rig, rig.parts.toSpliced(i, 0, part), part, i));
+    return byGrade(at.reverse()).slice(0, 1);
+  });
+  return byGrade(offers);
+}
+
+/** Lenses for the rig as it stands otherwise, best first. */
+export const lensOffers = (rig: Rig, lenses: readonly Lens[]): Offer<Lens>[] =>
+  byGrade(lenses.map((lens) => judged(lens, { ...rig, lens }, null, 0)));
+
+/** Bodies for the rig as it stands otherwise, best first. */
+export function bodyOffers(rig: Rig, bodies: readonly Body[]): Offer<Body>[] {
+  const last = rearPlace(rig.parts, rig.parts.length);
+  return byGrade(bodies.map((body) => judged(body, { ...rig, body }, last, null)));
+}
+
+/** How a whole chain of parts would serve between the rig's lens and body. */
+export const judgedChain = (rig: Rig, parts: readonly Part[]): Offer<readonly Part[]> =>
+  judged(parts, withParts(rig, parts), null, null);

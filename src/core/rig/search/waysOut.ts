@@ -1,0 +1,167 @@
+/** Ways out of a bad verdict: changes that mend it, each with its price. Single changes first, then pairs. */
+import type { VerdictKind } from '../../frame/coverage';
+import type { School } from '../../kit/records/judgement';
+import type { Part } from '../../kit/records/part';
+import type { RigSettings } from '../../kit/records/rigRecord';
+import { isClear, setUp } from '../report/evaluate';
+import type { Rig } from '../rig';
+import { trainLight } from '../train';
+import {
+  frameIdeas,
+  partIdeas,
+  ringIdeas,
+  scaleIdea,
+  type Idea,
+  type WayChange,
+  type WayKind,
+} from './wayIdeas';
+
+export interface WayCost {
+  /** Light gained (+) or lost (-), stops. */
+  lightStops: number;
+  /** Width of the view after over before; below 1 is tighter. */
+  view: number;
+  /** Pixels left after over before. */
+  pixels: number;
+}
+
+export interface Way {
+  /** One change, or two for a pair. */
+  kinds: WayKind[];
+  /** What to do: "Zoom to 23.6 mm or longer". */
+  words: string;
+  /** The exact limit value where there is one: focal length, f-number, metres, crop or scale. */
+  limit: number | null;
+  change: WayChange;
+  cost: WayCost;
+  costWords: string;
+  /** Verdict after the change; always Clear. */
+  after: VerdictKind;
+}
+
+/** What the picture is before or after: the measures the price is told in. */
+function measures(rig: Rig): { light: number; view: number; pixels: number } {
+  const { light, delivered } = setUp(rig);
+  const { lens, settings } = rig;
+  const speed = -2 * Math.log2(settings.fNumber);
+  return {
+    light: trainLight(rig.parts, lens, settings.focalMm, settings.fNumber).lightStops + speed,
+    view: (delivered.widthMm * lens.squeeze) / light.focalMm,
+    pixels: delivered.widthPx * delivered.heightPx,
+  };
+}
+
+const signed = (v: number, digits: number): string =>
+  `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(digits)}`;
+
+function costWords({ lightStops, view, pixels }: WayCost): string {
+  const words: string[] = [];
+  if (Math.abs(lightStops) >= 0.05)
+    words.push(`${signed(lightStops, 1)} stop${Math.abs(lightStops) >= 1.05 ? 's' : ''}`);
+  if (Math.abs(view - 1) >= 0.005) words.push(`view ${signed((view - 1) * 100, 0)} %`);
+  if (Math.abs(pixels - 1) >= 0.005) words.push(`px ${signed((pixels - 1) * 100, 0)} %`);
+  return words.join(', ') || 'costs nothing';
+}
+
+/** How much each school minds a stop of light, an octave of view, an octave of pixels. */
+const WEIGHTS: Record<School, { light: number; view: number; pixels: number }> = {
+  strict: { light: 0.8, view: 1.2, pixels: 0.4 },
+  'grade it out': { light: 1, view: 1.4, pixels: 0.5 },
+  'as a look': { light: 0.9, view: 2.2, pixels: 0.5 },
+};
+/** Changing what is mounted takes time on a set. */
+const REMOUNT = 0.5;
+const SECOND_CHANGE = 0.4;
+/** The subject stands where it stands. */
+const REFOCUS = 1;
+
+function pain(way: Way, school: School): number {
+  const weight = WEIGHTS[school];
+  const { lightStops, view, pixels } = way.cost;
+  return (
+    weight.light * Math.max(0, -lightStops) +
+    weight.view * Math.abs(Math.log2(view)) +
+    weight.pixels * Math.max(0, -Math.log2(pixels)) +
+    (way.kinds.some((k) => k === 'swap part' || k === 'add part') ? REMOUNT : 0) +
+    (way.kinds.includes('focus') ? REFOCUS : 0) +
+    (way.kinds.length - 1) * SECOND_CHANGE
+  );
+}
+
+function wayOf(ideas: readonly Idea[], from: ReturnType<typeof measures>): Way | null {
+  const last = ideas.at(-1);
+  if (!last || !isClear(last.rig)) return null;
+  const to = measures(last.rig);
+  const cost: WayCost = {
+    lightStops: to.light - from.light,
+    view: to.view / from.view,
+    pixels: to.pixels / from.pixels,
+  };
+  return {
+    kinds: ideas.map((i) => i.kind),
+    words: ideas
+      .map((i, k) => (k === 0 ? i.words : i.words.charAt(0).toLowerCase() + i.words.slice(1)))
+      .join(' and '),
+    limit: ideas.length === 1 ? last.limit : null,
+    change: Object.assign({}, ...ideas.map((i) => i.change), {
+      settings: Object.assign({}, ...ideas.map((i) => i.change.settings)) as Partial<RigSettings>,
+    }) as WayChange,
+    cost,
+    costWords: costWords(cost),
+    after: 'Clear',
+  };
+}
+
+/** Of several ways of one kind only the cheapest few are told. */
+const MOST_OF_A_KIND = 2;
+const MOST_WAYS = 10;
+
+function ranked(ways: readonly Way[], school: School): Way[] {
+  const sorted = [...ways].sort((a, b) => pain(a, school) - pain(b, school));
+  const told = new Map<string, number>();
+  return sorted
+    .filter((way) => {
+      const key = way.kinds.join('+');
+      const count = told.get(key) ?? 0;
+      told.set(key, count + 1);
+      return count < MOST_OF_A_KIND;
+    })
+    .slice(0, MOST_WAYS);
+}
+
+/** Pairs are a change of frame or part, then a turn of a ring or a scale-up. */
+const BEGINS_A_PAIR: readonly WayKind[] = [
+  'mode',
+  'aspect',
+  'crop',
+  'stabiliser off',
+  'swap part',
+  'add part',
+];
+const ENDS_A_PAIR: readonly WayKind[] = ['zoom', 'aperture'];
+
+/**
+ * Changes that make the verdict Clear, cheapest first as the school sees it. `kit` is the parts at hand.
+ * Pairs are looked for where fewer than three single changes do. Empty where the rig is Clear already.
+ */
+export function waysOut(rig: Rig, kit: readonly Part[]): Way[] {
+  if (isClear(rig)) return [];
+  const { school } = rig.judgement;
+  const from = measures(rig);
+  const firsts = [...frameIdeas(rig), ...partIdeas(rig, kit)];
+  const scale = scaleIdea(rig);
+  const singles = [...ringIdeas(rig), ...firsts, ...(scale ? [scale] : [])]
+    .map((idea) => wayOf([idea], from))
+    .filter((way) => way !== null);
+  if (singles.length >= 3) return ranked(singles, school);
+  const pairs = firsts
+    .filter((idea) => BEGINS_A_PAIR.includes(idea.kind) && !isClear(idea.rig))
+    .flatMap((idea) => {
+      const then = scaleIdea(idea.rig);
+      return [...ringIdeas(idea.rig, ENDS_A_PAIR), ...(then ? [then] : [])].map((next) =>
+        wayOf([idea, next], from),
+      );
+    })
+    .filter((way) => way !== null);
+  return ranked([...singles, ...pairs], school);
+}

@@ -1,0 +1,134 @@
+/** What can be chosen for each place of a rig, in order of fit. */
+import { fullName, type Body } from '@/core/kit/records/body';
+import type { Lens } from '@/core/kit/records/lens';
+import { isFront, type Part } from '@/core/kit/records/part';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { ASPECTS, namedAspect } from '@/core/frame/aspects';
+import {
+  addOffers,
+  bodyOffers,
+  lensOffers,
+  swapOffers,
+  type FitGrade,
+  type Offer,
+  type PartOffer,
+} from '@/core/rig/search/offers';
+import type { Rig } from '@/core/rig/rig';
+import type { Option, OptionGroup } from '@/ui/controls/Choice';
+
+type MountName = (id: string) => string;
+
+const mountNames = (workspace: Workspace): MountName => {
+  const names = new Map(workspace.mounts.map((m) => [m.id, m.name]));
+  return (id) => names.get(id) ?? id;
+};
+
+const GRADES: readonly FitGrade[] = ['fits', 'with a catch', 'does not fit'];
+const GRADE_TITLES: Record<FitGrade, string> = {
+  fits: 'Fits',
+  'with a catch': 'Fits, with a catch',
+  'does not fit': 'Does not fit as the rig stands',
+};
+
+interface Named {
+  id: string;
+  name: string;
+  maker: string;
+}
+
+type Facts<T> = (record: T) => string;
+
+/** Parts go by their own name: there are few makers, and the name has to fit a narrow place. */
+const labelOf = (record: Named): string => ('kind' in record ? record.name : fullName(record));
+
+/** Offers under the heading of their grade, each with its facts and what speaks against it. */
+function graded<T extends Named>(offers: readonly Offer<T>[], facts: Facts<T>): OptionGroup[] {
+  return GRADES.map((grade) => ({
+    title: GRADE_TITLES[grade],
+    options: offers
+      .filter((o) => o.grade === grade)
+      .map(({ record, reasons }) => ({
+        id: record.id,
+        label: labelOf(record),
+        note: [facts(record), ...reasons].join(' · '),
+      })),
+  }));
+}
+
+/** Everything there is, where the rig lacks too much to say what fits. */
+const ungraded = <T extends Named>(records: readonly T[], facts: Facts<T>): OptionGroup[] => [
+  {
+    title: 'In this workspace',
+    options: records.map((r): Option => ({ id: r.id, label: labelOf(r), note: facts(r) })),
+  },
+];
+
+export function lensOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
+  const mountName = mountNames(workspace);
+  const facts = (lens: Lens) =>
+    `${mountName(lens.mountId)} · made for ${lens.designFormat.widthMm}×${lens.designFormat.heightMm}`;
+  return rig ? graded(lensOffers(rig, workspace.lenses), facts) : ungraded(workspace.lenses, facts);
+}
+
+export function bodyOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
+  const mountName = mountNames(workspace);
+  const facts = (body: Body) => mountName(body.mountId);
+  return rig ? graded(bodyOffers(rig, workspace.bodies), facts) : ungraded(workspace.bodies, facts);
+}
+
+export const modeOptions = (body: Body | undefined): OptionGroup[] => [
+  {
+    title: 'Read-out area',
+    options: (body?.modes ?? []).map((mode) => ({
+      id: mode.id,
+      label: mode.name,
+      note: `${mode.widthMm} × ${mode.heightMm} mm`,
+    })),
+  },
+];
+
+const partFacts =
+  (mountName: MountName): Facts<Part> =>
+  (part) => {
+    const what = `${part.maker} ${part.kind}${part.factor === 1 ? '' : ` ×${part.factor}`}`.trim();
+    return isFront(part)
+      ? `${what} · before the lens`
+      : `${what} · ${mountName(part.frontMountId)} to ${mountName(part.rearMountId)}`;
+  };
+
+/** Parts for the place of the one at `index`. */
+export function swapOptions(workspace: Workspace, rig: Rig | null, index: number): OptionGroup[] {
+  const facts = partFacts(mountNames(workspace));
+  return rig
+    ? graded(swapOffers(rig, index, workspace.parts), facts)
+    : ungraded(workspace.parts, facts);
+}
+
+/** Parts to put in besides those there, and where each would go. */
+export function addOptions(
+  workspace: Workspace,
+  rig: Rig | null,
+): { groups: OptionGroup[]; placeOf: (partId: string) => number } {
+  const facts = partFacts(mountNames(workspace));
+  const offers: readonly PartOffer[] = rig ? addOffers(rig, workspace.parts) : [];
+  const places = new Map(offers.map((o) => [o.record.id, o.index]));
+  return {
+    groups: rig ? graded(offers, facts) : ungraded(workspace.parts, facts),
+    placeOf: (id) => places.get(id) ?? 0,
+  };
+}
+
+/** The aspects on offer, with the one in use among them even if it is none of the usual. */
+export function aspectOptions(aspect: number | null): { chosen: string; groups: OptionGroup[] } {
+  const known = namedAspect(aspect);
+  const odd = known || aspect === null ? [] : [{ id: 'odd', label: `${aspect.toFixed(2)}:1` }];
+  return {
+    chosen: known?.name ?? 'odd',
+    groups: [
+      {
+        title: 'Delivered aspect',
+        options: [...ASPECTS.map(({ name }) => ({ id: name, label: name })), ...odd],
+      },
+    ],
+  };
+}
