@@ -1,5 +1,5 @@
 /** What the API's answers have alike. */
-import type { Problem } from '@/core/kit/checks/problem';
+import type { Problem } from '@/core/words/problem';
 
 export const refuse = (
   status: number,

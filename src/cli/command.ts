@@ -1,6 +1,6 @@
 /** What a subcommand is, and how its arguments are read. */
 import { parseArgs, type ParseArgsConfig } from 'node:util';
-import { problemText, type Problem } from '@/core/kit/checks/problem';
+import { problemText, type Problem } from '@/core/words/problem';
 import { parseFrame, type FrameSize } from '@/core/optics/formats';
 
 /** Exit codes: 0 answered, 2 bad input, 3 cannot answer. */

@@ -4,7 +4,7 @@ import { equivalents } from '@/core/optics/crop';
 import { FULL_FRAME } from '@/core/optics/formats';
 import { customaryStopsTogether, isoFactor, lightStopsOfFactor } from '@/core/optics/stops';
 import { frameFrom, numberFrom, readArgs, requiredNumber, type Command } from './command';
-import { signed } from './words';
+import { fWords, fixed, mm, signedStops, times } from '@/core/words/figures';
 
 const usage =
   'halo convert --focal 500 --fnumber 4 --factor 1.4 [--factor ...] [--frame 36x24] [--json]';
@@ -49,16 +49,16 @@ export const convertCommand: Command = {
     return {
       json,
       rows: [
-        ['focal length', `${focalMm.toFixed(1)} mm`],
-        ['f-number', `f/${n.toFixed(2)}, prints ${json.printsAs.join(' or ')}`],
-        ['light', `${signed(lightStops)} stops`],
+        ['focal length', mm(focalMm)],
+        ['f-number', `${fWords(n)}, prints ${json.printsAs.join(' or ')}`],
+        ['light', signedStops(lightStops, 2)],
         [
           'commonly said',
-          json.customaryStops === null ? 'nothing' : `${signed(json.customaryStops)} stops`,
+          json.customaryStops === null ? 'nothing' : signedStops(json.customaryStops, 2),
         ],
-        ['ISO for the same exposure', `× ${json.isoFactor.toFixed(2)}`],
-        ['crop factor, diagonal', equal.cropFactor.toFixed(3)],
-        ['36×24 equivalent', `${equal.focalMm.toFixed(1)} mm f/${equal.fNumber.toFixed(1)}`],
+        ['ISO for the same exposure', times(json.isoFactor)],
+        ['crop factor, diagonal', fixed(equal.cropFactor, 3)],
+        ['36×24 equivalent', `${mm(equal.focalMm)} ${fWords(equal.fNumber, 1)}`],
       ],
     };
   },

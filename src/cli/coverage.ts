@@ -12,7 +12,8 @@ import {
   requiredNumber,
   type Command,
 } from './command';
-import { mm, percent, size, stops } from './words';
+import { mm, percent, sizeMm, times } from '@/core/words/figures';
+import { cornerWords, darknessWords } from '@/core/words/corners';
 
 const usage =
   'halo coverage --frame 36x24 --edge-radius 20 --softness 4 [--rear-edge-radius R --rear-softness W] ' +
@@ -99,16 +100,13 @@ export const coverageCommand: Command = {
       json,
       rows: [
         ['verdict', verdict.kind],
-        ['corners, top left clockwise', covered.cornerStops.map(stops).join(', ')],
-        ['worst corner over the travel', stops(verdict.worstCornerStops)],
-        ['margin to half light', mm(half)],
+        ['corners, top left clockwise', covered.cornerStops.map(cornerWords).join(', ')],
+        ['worst corner over the travel', darknessWords(verdict.worstCornerStops, 2)],
+        ['margin to half light', mm(half, 2)],
         ['frame inside the edge circle', percent(circle.areaShare)],
-        ['largest clean frame, centred', size(circle.cleanFrame.concentric)],
-        ['largest clean frame, anywhere', size(circle.cleanFrame.free)],
-        [
-          'scale-up needed',
-          circle.scaleUp === null ? 'none is enough' : `× ${circle.scaleUp.toFixed(3)}`,
-        ],
+        ['largest clean frame, centred', sizeMm(circle.cleanFrame.concentric, 2)],
+        ['largest clean frame, anywhere', sizeMm(circle.cleanFrame.free, 2)],
+        ['scale-up needed', circle.scaleUp === null ? 'none is enough' : times(circle.scaleUp, 3)],
       ],
     };
   },

@@ -3,7 +3,18 @@ import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { waysOut, type Way } from '@/core/rig/search/waysOut';
 import { readArgs, type Command } from './command';
 import { rigFrom } from './rigInput';
-import { mm, percent, signed, size, stops } from './words';
+import {
+  diameterMm,
+  fWords,
+  fixed,
+  mm,
+  percent,
+  signedStops,
+  sizeMm,
+  times,
+} from '@/core/words/figures';
+import { cornerWords, darknessWords } from '@/core/words/corners';
+import { riskWords } from '@/core/words/risk';
 
 const usage = 'halo evaluate RIG.json | WORKSPACE.json#rig-id | - [--json]';
 
@@ -13,26 +24,20 @@ function rows(report: Report): (readonly [string, string])[] {
   return [
     ['rig', report.name],
     ['verdict', `${verdict.kind}. ${verdict.sentence}`],
-    ['risk', percent(verdict.risk)],
-    ['evidence', `${halo.evidence.kind}, ± ${mm(halo.evidence.edgeSigmaMm)}`],
-    ['corners, top left clockwise', coverage.cornerStops.map(stops).join(', ')],
-    ['worst corner over the travel', stops(verdict.worstCornerStops)],
-    ['halo at half light', `⌀ ${mm(coverage.radiiMm.half * 2)}`],
-    ['margin to half light', mm(coverage.marginMm.half)],
-    ['frame', size(frame.delivered)],
+    ['risk', riskWords(verdict.risk)],
+    ['evidence', `${halo.evidence.kind}, ± ${mm(halo.evidence.edgeSigmaMm, 2)}`],
+    ['corners, top left clockwise', coverage.cornerStops.map(cornerWords).join(', ')],
+    ['worst corner over the travel', darknessWords(verdict.worstCornerStops, 2)],
+    ['halo at half light', diameterMm(coverage.radiiMm.half, 2)],
+    ['margin to half light', mm(coverage.marginMm.half, 2)],
+    ['frame', sizeMm(frame.delivered, 2)],
     ['frame inside half light', percent(coverage.areaShare)],
-    ['clean frame, centred', size(coverage.cleanFrame.concentric)],
-    [
-      'scale-up needed',
-      coverage.scaleUp === null ? 'none is enough' : `× ${coverage.scaleUp.toFixed(3)}`,
-    ],
-    ['focal length', `${train.focalMm.toFixed(1)} mm`],
-    ['f-number', `f/${train.fNumber.toFixed(2)}, prints ${optics.printsAs.join(' or ')}`],
-    ['light', `${signed(train.lightStops)} stops, ISO × ${optics.isoFactor.toFixed(2)}`],
-    [
-      '36×24 equivalent',
-      `${equal.focalMm.toFixed(1)} mm f/${equal.fNumber.toFixed(1)} (${equal.basis})`,
-    ],
+    ['clean frame, centred', sizeMm(coverage.cleanFrame.concentric, 2)],
+    ['scale-up needed', coverage.scaleUp === null ? 'none is enough' : times(coverage.scaleUp, 3)],
+    ['focal length', mm(train.focalMm)],
+    ['f-number', `${fWords(train.fNumber)}, prints ${optics.printsAs.join(' or ')}`],
+    ['light', `${signedStops(train.lightStops, 2)}, ISO ${times(optics.isoFactor)}`],
+    ['36×24 equivalent', `${mm(equal.focalMm)} ${fWords(equal.fNumber, 1)} (${equal.basis})`],
     ['stabiliser focal length', stabiliserWords(report)],
     ['autofocus', report.autofocus.sentence],
     ['depth of field', depthWords(report)],
@@ -44,12 +49,12 @@ function rows(report: Report): (readonly [string, string])[] {
 
 function stabiliserWords({ steady }: Report): string {
   const menu = steady.menuFocalMm === null ? '' : `, menu ${steady.menuFocalMm}`;
-  return `${steady.enterFocalMm.toFixed(1)} mm${menu}${steady.zoomWarning ? `; ${steady.zoomWarning}` : ''}`;
+  return `${mm(steady.enterFocalMm)}${menu}${steady.zoomWarning ? `; ${steady.zoomWarning}` : ''}`;
 }
 
 function depthWords({ picture }: Report): string {
   const { nearM, farM } = picture.depth;
-  return `${nearM.toFixed(2)} m to ${farM === null ? 'infinity' : `${farM.toFixed(2)} m`} (c ${picture.circleMm.toFixed(4)} mm)`;
+  return `${fixed(nearM, 2)} m to ${farM === null ? 'infinity' : `${fixed(farM, 2)} m`} (c ${mm(picture.circleMm, 4)})`;
 }
 
 const wayRows = (ways: readonly Way[]): (readonly [string, string])[] =>

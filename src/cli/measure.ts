@@ -1,7 +1,7 @@
 /** halo measure: the halo in test frames, file by file. */
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Problem } from '@/core/kit/checks/problem';
+import type { Problem } from '@/core/words/problem';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
 import type { Figure, FrameMeasure } from '@/core/measure/measureFrame';
@@ -15,6 +15,7 @@ import {
   readArgs,
   type Command,
 } from './command';
+import { fixed, mm } from '@/core/words/figures';
 
 const usage =
   'halo measure FILE|FOLDER... --sensor 36x24 [--fnumber N] [--tone srgb|linear|auto] [--exit-pupil L] [--json]';
@@ -74,7 +75,7 @@ const unreadable = (file: string, problems: readonly Problem[]) => ({
 });
 
 const figure = ({ value, low, high }: Figure): string =>
-  `${value.toFixed(2)} mm (${low.toFixed(2)} to ${high.toFixed(2)})`;
+  `${mm(value, 2)} (${fixed(low, 2)} to ${fixed(high, 2)})`;
 
 function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings }: FrameMeasure) {
   const first =
@@ -82,9 +83,9 @@ function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings 
       ? 'refused'
       : halfLightRadiusMm
         ? `half light at ${figure(halfLightRadiusMm)}`
-        : `half light at least ${lowerBoundMm?.toFixed(2)} mm`;
+        : `half light at least ${mm(lowerBoundMm ?? 0, 2)}`;
   const stop = (n: 1 | 2) =>
-    stopRadiiMm[n] === null ? [] : [`-${n} stop at ${stopRadiiMm[n].toFixed(2)} mm`];
+    stopRadiiMm[n] === null ? [] : [`-${n} stop at ${mm(stopRadiiMm[n], 2)}`];
   return [first, ...stop(1), ...stop(2), ...warnings.map((w) => WARNING_WORDS[w])].join('; ');
 }
 

@@ -3,6 +3,7 @@ import type { SweepAxis } from '@/core/sweep/sweep';
 import { stepsOf, sweep, SWEEP_AXES } from '@/core/sweep/sweep';
 import { badInput, readArgs, type Command } from './command';
 import { rigFrom } from './rigInput';
+import { darknessWords } from '@/core/words/corners';
 
 const usage =
   'halo sweep RIG.json | WORKSPACE.json#rig-id [--rows aperture] [--columns focal] [--json]';
@@ -36,7 +37,7 @@ export const sweepCommand: Command = {
           verdict: string;
           worstCornerStops: number | null;
         };
-        const corner = worstCornerStops === null ? 'black' : `−${worstCornerStops.toFixed(2)}`;
+        const corner = darknessWords(worstCornerStops, 2);
         return `${row.padEnd(14)} ${column.padEnd(14)} ${verdict.padEnd(8)} ${corner}`;
       },
     };

@@ -15,6 +15,7 @@ import {
 } from '@/core/rig/search/offers';
 import type { Rig } from '@/core/rig/rig';
 import type { Option, OptionGroup } from '@/ui/controls/Choice';
+import { fixed } from '@/core/words/figures';
 
 type MountName = (id: string) => string;
 
@@ -121,7 +122,7 @@ export function addOptions(
 /** The aspects on offer, with the one in use among them even if it is none of the usual. */
 export function aspectOptions(aspect: number | null): { chosen: string; groups: OptionGroup[] } {
   const known = namedAspect(aspect);
-  const odd = known || aspect === null ? [] : [{ id: 'odd', label: `${aspect.toFixed(2)}:1` }];
+  const odd = known || aspect === null ? [] : [{ id: 'odd', label: `${fixed(aspect, 2)}:1` }];
   return {
     chosen: known?.name ?? 'odd',
     groups: [

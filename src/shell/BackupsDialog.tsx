@@ -11,6 +11,7 @@ import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
 import { download } from './files';
 import { guarded, type Tell } from './tell';
+import { bytesWords } from '@/core/words/figures';
 
 const List = styled.ul`
   max-height: 44vh;
@@ -44,9 +45,6 @@ const countWords = ({ counts }: Backup): string =>
     .map((table) => `${counts[table]} ${TABLE_WORDS[table][counts[table] === 1 ? 0 : 1]}`)
     .join(', ');
 
-const size = (bytes: number): string =>
-  bytes < 1e6 ? `${(bytes / 1000).toFixed(0)} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
-
 interface Storage {
   used: number;
   quota: number;
@@ -77,7 +75,7 @@ function StorageLine() {
   return (
     <>
       <p>
-        The program uses {size(used)} of the {size(quota)} this browser gives it.{' '}
+        The program uses {bytesWords(used)} of the {bytesWords(quota)} this browser gives it.{' '}
         {persisted
           ? 'The browser has promised to keep it.'
           : 'The browser may clear it when it runs short of room.'}
@@ -126,7 +124,7 @@ export function BackupsDialog({ tell, onClose }: BackupsDialogProps) {
                   {whenWords(backup.at)}, {backup.reason}
                 </When>
                 <Quiet>
-                  {countWords(backup)} · {size(backup.text.length)}
+                  {countWords(backup)} · {bytesWords(backup.text.length)}
                 </Quiet>
               </span>
               <TextButton

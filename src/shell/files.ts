@@ -1,6 +1,6 @@
 /** Files in and out. */
 import { checkSize } from '@/core/exchange/json';
-import type { Result } from '@/core/kit/checks/problem';
+import type { Result } from '@/core/words/problem';
 import type { WorkspaceFile } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
 import { loadWorkspaceFile } from '@/store/workspace';

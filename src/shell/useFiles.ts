@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useRef, useState } from 'react';
-import { problemText } from '@/core/kit/checks/problem';
+import { problemText } from '@/core/words/problem';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { tideMillLoader } from '@/store/demo';
 import { db } from '@/store/instance';

@@ -1,5 +1,5 @@
 /** Backups inside the database: the whole workspace, from time to time and before anything large. */
-import { problemText } from '@/core/kit/checks/problem';
+import { problemText } from '@/core/words/problem';
 import { TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
 import type { Backup, HaloDatabase } from './db';
 import { importWorkspace, isEmpty, loadWorkspaceFile } from './workspace';

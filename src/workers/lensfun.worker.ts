@@ -6,7 +6,7 @@ import type { Body } from '@/core/kit/records/body';
 import type { Lens } from '@/core/kit/records/lens';
 import type { Marking } from '@/core/kit/records/marking';
 import type { Mount } from '@/core/kit/records/mount';
-import type { Problem } from '@/core/kit/checks/problem';
+import type { Problem } from '@/core/words/problem';
 
 /** One line of what can be picked. */
 export interface LensfunEntry {

@@ -1,7 +1,7 @@
 /** A thin door to measuring: files in, figures and pictures out, one after another. */
 import { expose } from 'comlink';
 import type { HaloSample } from '@/core/kit/records/haloSample';
-import { problemText } from '@/core/kit/checks/problem';
+import { problemText } from '@/core/words/problem';
 import {
   decodeFrame,
   tooLarge,

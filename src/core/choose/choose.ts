@@ -13,6 +13,7 @@ import { findChains, type Chain } from '../rig/search/chains';
 import { verdictOf } from '../rig/report/evaluate';
 import type { Rig } from '../rig/rig';
 import { frontFactor, trainLight } from '../rig/train';
+import { fixed, mm, tWords } from '../words/figures';
 
 /** What has to be delivered. */
 export interface Job {
@@ -139,7 +140,7 @@ function hopeless(
     return 'The sensor does not move: no stabiliser.';
   const mass = massOf(lens, chain.parts);
   if (job.mostMassG !== null && mass !== null && mass > job.mostMassG) {
-    return `Lens and parts weigh ${mass.toFixed(0)} g; at most ${job.mostMassG} g.`;
+    return `Lens and parts weigh ${fixed(mass, 0)} g; at most ${job.mostMassG} g.`;
   }
   if (job.mostPrice !== null && lens.price !== null && lens.price > job.mostPrice) {
     return `The lens costs ${lens.price}; at most ${job.mostPrice}.`;
@@ -229,7 +230,7 @@ function concluded(
   if (best === null) {
     return {
       ...candidate,
-      reason: `Too slow: T${(candidate.tStop ?? 0).toFixed(1)} at best; T${job.slowestTStop} is wanted.`,
+      reason: `Too slow: ${tWords(candidate.tStop ?? 0, 1)} at best; T${job.slowestTStop} is wanted.`,
     };
   }
   const [first] = clearAt;
@@ -246,7 +247,7 @@ function concluded(
     passes: true,
     verdict: best,
     windowMm,
-    reason: `Clear from ${windowMm.from.toFixed(0)} to ${windowMm.to.toFixed(0)} mm equivalent at T${(candidate.tStop ?? 0).toFixed(1)}.`,
+    reason: `Clear from ${fixed(windowMm.from, 0)} to ${mm(windowMm.to, 0)} equivalent at ${tWords(candidate.tStop ?? 0, 1)}.`,
   };
 }
 

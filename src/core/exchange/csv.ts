@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { valueAt, withValueAt } from '../kit/fields/fields';
 import type { KitTable } from '../kit/fields/fieldTypes';
 import { markingIn, type Marking } from '../kit/records/marking';
-import { fail, ok, problemText, type Result } from '../kit/checks/problem';
+import { fail, ok, problemText, type Result } from '../words/problem';
 import { readQuantity, UNIT_WORDS } from '../kit/fields/quantity';
 import { checkRecord } from '../kit/checks/validate';
 import { TABLE_WORDS, type Tables } from '../kit/records/workspace';

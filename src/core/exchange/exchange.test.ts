@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../tests/support/arbitraries';
 import { demoRig } from '../../../tests/support/demo';
 import { tideMill } from '../demo/tideMill';
-import { problemText, type Result } from '../kit/checks/problem';
+import { problemText, type Result } from '../words/problem';
 import { mountSchema } from '../kit/records/mount';
 import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';

@@ -1,11 +1,12 @@
 /** JSON text in, parsed value out, with the place named where it breaks. */
 import { parse, type ParseError } from 'jsonc-parser';
-import { fail, ok, type Result } from '../kit/checks/problem';
+import { fail, ok, type Result } from '../words/problem';
+import { fixed } from '../words/figures';
 
 /** Largest file read as a workspace or rig, bytes. */
 export const MOST_JSON_BYTES = 64 * 1024 * 1024;
 
-const megabytes = (bytes: number): string => `${(bytes / 1024 / 1024).toFixed(0)} MB`;
+const megabytes = (bytes: number): string => `${fixed(bytes / 1024 / 1024, 0)} MB`;
 
 /** Refuses a file by its size before it is read. */
 export function checkSize(bytes: number, name: string): Result<null> {

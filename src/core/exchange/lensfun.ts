@@ -5,7 +5,7 @@
  */
 import { XMLParser } from 'fast-xml-parser';
 import { SyntaxValidator } from 'fast-xml-validator';
-import { fail, ok, type Result } from '../kit/checks/problem';
+import { fail, ok, type Result } from '../words/problem';
 import { FULL_FRAME, diagonalMm, type FrameSize } from '../optics/formats';
 import { checkSize } from './json';
 

@@ -11,6 +11,7 @@ import { diagonalMm, FULL_FRAME } from '../optics/formats';
 import { medianOf } from '../maths/median';
 import { frameOfCrop, type LensfunCamera, type LensfunLens, type Vignetting } from './lensfun';
 import { LENSFUN_LICENCE } from './lensfunLicence';
+import { mm, stopsWords } from '../words/figures';
 
 /** Places along the radius where model and calibration are compared, shares of the corner's radius. */
 const PLACES = [0.45, 0.7, 0.88, 1] as const;
@@ -181,7 +182,7 @@ export function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string)
         centreYMm: 0,
         edgeSigmaMm: seen ? SIGMA_SEEN_MM : edgeRadiusMm * SIGMA_SHARE_UNSEEN,
         evidence: { kind: 'published', date: '', frames: 0, source: LENSFUN_LICENCE },
-        note: `From vignetting calibrations, seen to r ${cornerMm.toFixed(1)} mm; the model misses them by ${residualStops.toFixed(2)} stops.${seen ? '' : ' The edge lies outside what was seen.'}`,
+        note: `From vignetting calibrations, seen to r ${mm(cornerMm)}; the model misses them by ${stopsWords(residualStops, 2)}.${seen ? '' : ' The edge lies outside what was seen.'}`,
       },
     ];
   });

@@ -1,6 +1,6 @@
 /** A rig as a self-contained JSON file: the body of the API and the argument of the command line. */
 import { migrate, type FormatHistory } from '../kit/checks/migrate';
-import { fail, ok, type Result } from '../kit/checks/problem';
+import { fail, ok, type Result } from '../words/problem';
 import { RIG_FORMAT, RIG_VERSION, type RigFile } from '../kit/records/rigFile';
 import { checkRigFile } from '../kit/checks/validate';
 import type { WorkspaceFile } from '../kit/records/workspace';

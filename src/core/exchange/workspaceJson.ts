@@ -1,6 +1,6 @@
 /** The workspace as a JSON file, out and back. */
 import { migrate, type FormatHistory } from '../kit/checks/migrate';
-import type { Result } from '../kit/checks/problem';
+import type { Result } from '../words/problem';
 import { checkWorkspace } from '../kit/checks/validate';
 import {
   WORKSPACE_FORMAT,

@@ -5,6 +5,7 @@
  */
 import { isZoom, type Lens } from '../kit/records/lens';
 import { diagonalMm, FULL_FRAME } from '../optics/formats';
+import { fixed, stopsWords } from '../words/figures';
 
 type Quartiles = readonly [better: number, worse: number];
 
@@ -71,7 +72,7 @@ export function nativeStanding(
 }
 
 function words(kind: string, stops: number | null, better: number, worse: number): string {
-  const range = `${better.toFixed(1)} to ${worse.toFixed(1)} stops`;
+  const range = `${fixed(better, 1)} to ${stopsWords(worse)}`;
   if (stops === null || stops > worse + 0.05) {
     return `Three of four native ${kind} are better at this aperture (${range} is usual).`;
   }

@@ -1,5 +1,5 @@
 /** From a frame's file to its measurement: decoding, tone response, settings, figures. */
-import { ok, type Result } from '../kit/checks/problem';
+import { ok, type Result } from '../words/problem';
 import type { FrameSize } from '../optics/formats';
 import {
   decodeFrame,

@@ -30,7 +30,8 @@ import {
   plateMarginalExtraMm,
   plateShiftMm,
 } from './register';
-import { handHeldSeconds, nearestMenuFocalMm, secondsWords } from './steady';
+import { shutterWords } from '../words/figures';
+import { handHeldSeconds, nearestMenuFocalMm } from './steady';
 
 const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -154,7 +155,7 @@ describe('holding still', () => {
   it('one over the equivalent focal length, longer by the stabiliser', () => {
     expect(handHeldSeconds(100, 1.5)).toBeCloseTo(1 / 150, 12);
     expect(handHeldSeconds(100, 1.5, 3)).toBeCloseTo(8 / 150, 12);
-    expect(secondsWords(1 / 150)).toBe('1/150 s');
-    expect(secondsWords(2)).toBe('2 s');
+    expect(shutterWords(1 / 150)).toBe('1/150 s');
+    expect(shutterWords(2)).toBe('2 s');
   });
 });

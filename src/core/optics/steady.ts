@@ -17,8 +17,3 @@ export const handHeldSeconds = (focalMm: number, crop: number, stabiliserStops =
 
 /** Shutter times electronic stabilisation wants, s: a frame blurred in itself cannot be steadied. Advice, not law. */
 export const ELECTRONIC_SHUTTER = { enough: 1 / 250, better: 1 / 400 } as const;
-
-/** A shutter time as people say it: "1/250 s", "2 s". */
-export function secondsWords(seconds: number): string {
-  return seconds >= 0.4 ? `${Number(seconds.toFixed(1))} s` : `1/${Math.round(1 / seconds)} s`;
-}

@@ -6,6 +6,7 @@ import type { RigSettings } from '../kit/records/rigRecord';
 import { apertureSeries } from '../optics/apertures';
 import { verdictOf } from '../rig/report/evaluate';
 import { turned, type Rig } from '../rig/rig';
+import { fWords, fixed, mm } from '../words/figures';
 
 export type SweepAxis = 'focal' | 'aperture' | 'focus' | 'mode' | 'converter';
 export const SWEEP_AXES: readonly SweepAxis[] = ['focal', 'aperture', 'focus', 'mode', 'converter'];
@@ -49,7 +50,7 @@ export function focalSteps({ lens }: Rig, count = 12): SweepStep[] {
   const n = isZoom(lens) ? Math.max(2, count) : 1;
   return Array.from({ length: n }, (_, i) => {
     const focalMm = n === 1 ? min : min * (max / min) ** (i / (n - 1));
-    return numberStep('focal', `${focalMm.toFixed(1)} mm`, focalMm, { focalMm });
+    return numberStep('focal', mm(focalMm), focalMm, { focalMm });
   });
 }
 
@@ -60,7 +61,7 @@ export function apertureSteps({ lens, settings }: Rig): SweepStep[] {
     (m) => m.exact > open * 1.05 && m.exact <= lens.closedFNumber * 1.03,
   );
   return [
-    numberStep('aperture', `f/${open.toFixed(1)}`, open, { fNumber: open }),
+    numberStep('aperture', fWords(open, 1), open, { fNumber: open }),
     ...stops.map((m) =>
       numberStep('aperture', `f/${m.marks[0] ?? ''}`, m.exact, { fNumber: m.exact }),
     ),
@@ -72,7 +73,7 @@ export function focusSteps({ lens }: Rig): SweepStep[] {
   const near = Array.from({ length: 6 }, (_, i) => lens.closestFocusM * 2 ** i);
   const infinity: SweepStep = { ...numberStep('focus', '∞', 0, { focusM: null }), value: null };
   return [
-    ...near.map((focusM) => numberStep('focus', `${focusM.toFixed(2)} m`, focusM, { focusM })),
+    ...near.map((focusM) => numberStep('focus', `${fixed(focusM, 2)} m`, focusM, { focusM })),
     infinity,
   ];
 }

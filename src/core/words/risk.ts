@@ -1,5 +1,6 @@
 /** A risk in percent; the ends are never certain. */
+import { percent } from './figures';
 export function riskWords(risk: number): string {
   if (risk < 0.01) return '< 1 %';
-  return risk > 0.99 ? '> 99 %' : `${(risk * 100).toFixed(0)} %`;
+  return risk > 0.99 ? '> 99 %' : percent(risk, 0);
 }

@@ -14,6 +14,7 @@ import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import type { Verdict } from '@/core/frame/coverage';
 import type { BenchActions } from './useBench';
+import { fixed, mm } from '@/core/words/figures';
 
 const Ends = styled.div`
   display: grid;
@@ -65,8 +66,8 @@ function plainWords({ plainThicknessMm: thickness, plainCanBeBuilt: can }: Chain
   if (thickness === null || can === null)
     return 'The register of one of the mounts is not known here.';
   return can
-    ? `A plain adapter between these mounts would be ${thickness.toFixed(2)} mm thick.`
-    : `No plain adapter can join these mounts and reach infinity: the registers leave ${thickness.toFixed(2)} mm.`;
+    ? `A plain adapter between these mounts would be ${mm(thickness, 2)} thick.`
+    : `No plain adapter can join these mounts and reach infinity: the registers leave ${mm(thickness, 2)}.`;
 }
 
 interface ChainDialogProps {
@@ -157,7 +158,7 @@ export function ChainDialog({ workspace, record, actions, onClose }: ChainDialog
                     {reasons.length > 0 ? reasons.join(' · ') : 'nothing speaks against it'}
                   </Quiet>
                 </span>
-                <Quiet>{focalMm.toFixed(1)} mm</Quiet>
+                <Quiet>{fixed(focalMm, 1)} mm</Quiet>
               </ChainButton>
             </li>
           ))}

@@ -6,6 +6,8 @@ import { shiftRangeMm } from '@/core/rig/train';
 import { ValueField } from '@/ui/ring/ValueField';
 import type { BenchActions } from './useBench';
 
+import { short } from '@/core/words/figures';
+
 const Lengths = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(64px, 1fr));
@@ -34,7 +36,7 @@ export function PartSettings({ actions, record, parts }: PartSettingsProps) {
   const shift = shiftRangeMm(parts);
   const helicoid = parts.reduce((sum, p) => sum + p.helicoidMm, 0);
   if (shift === 0 && helicoid === 0) return null;
-  const words = (v: number) => `${Number(v.toFixed(1))} mm`;
+  const words = (v: number) => `${short(v, 1)} mm`;
   const field = (
     name: string,
     key: 'shiftXMm' | 'shiftYMm' | 'helicoidMm',

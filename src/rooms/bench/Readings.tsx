@@ -14,6 +14,7 @@ import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { Cautions } from './Cautions';
 import { BECOME, readingGroups, type ReadingGroup } from './readingRows';
+import { mm } from '@/core/words/figures';
 
 const Panel = styled.section`
   border-left: 1px solid var(--line);
@@ -69,7 +70,7 @@ const Judged = styled.div`
 /** The risk and how the halo is known, in a few words. */
 function knownWords(report: Report): string {
   const { kind, edgeSigmaMm } = report.halo.evidence;
-  return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ± ${edgeSigmaMm.toFixed(2)} mm`;
+  return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ± ${mm(edgeSigmaMm, 2)}`;
 }
 
 const SCHOOL_LIMIT: Record<School, keyof Judgement> = {

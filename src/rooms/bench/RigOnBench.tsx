@@ -7,7 +7,7 @@ import { evaluate } from '@/core/rig/report/evaluate';
 import { isMissing } from '@/core/rig/rig';
 import { applied } from '@/core/rig/search/wayIdeas';
 import type { Way } from '@/core/rig/search/waysOut';
-import type { Ghost } from '@/core/words/corners';
+import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
 import { Readings } from './Readings';
 import { RigRings } from './RigRings';

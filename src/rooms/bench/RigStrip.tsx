@@ -6,8 +6,10 @@ import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import { riskWords } from '@/core/words/risk';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import { cornerWords, type Ghost } from '@/core/words/corners';
+import { cornerWords } from '@/core/words/corners';
+import type { Ghost } from '@/ui/stage/stageWords';
 import { engraved, oneLine } from '@/ui/theme/type';
+import { fWords, fixed, megapixels, mm } from '@/core/words/figures';
 
 const Scroller = styled.section`
   flex: none;
@@ -98,19 +100,18 @@ const ROWS: readonly { name: string; cell: (report: Report) => React.ReactNode }
   {
     name: 'Halo, and needed',
     cell: ({ coverage }) =>
-      `⌀ ${(coverage.radiiMm.half * 2).toFixed(1)} of ${(coverage.worstCornerRadiusMm * 2).toFixed(1)} mm`,
+      `⌀ ${fixed(coverage.radiiMm.half * 2, 1)} of ${mm(coverage.worstCornerRadiusMm * 2)}`,
   },
   {
     name: 'Through the train',
-    cell: ({ optics }) =>
-      `${optics.train.focalMm.toFixed(1)} mm f/${optics.train.fNumber.toFixed(2)}`,
+    cell: ({ optics }) => `${mm(optics.train.focalMm)} ${fWords(optics.train.fNumber)}`,
   },
   {
     name: 'Equivalent',
     cell: ({ optics: { equivalents: equal } }) =>
-      `${equal.focalMm.toFixed(1)} mm f/${equal.fNumber.toFixed(1)}`,
+      `${mm(equal.focalMm)} ${fWords(equal.fNumber, 1)}`,
   },
-  { name: 'Pixels', cell: ({ frame }) => `${frame.delivered.megapixels.toFixed(1)} MP` },
+  { name: 'Pixels', cell: ({ frame }) => megapixels(frame.delivered.megapixels) },
 ];
 
 /** Every rig as it is stored, with its report. Turning a ring evaluates none of them anew. */

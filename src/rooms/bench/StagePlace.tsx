@@ -8,7 +8,8 @@ import type { Rig } from '@/core/rig/rig';
 import { shiftRangeMm } from '@/core/rig/train';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Stage } from '@/ui/stage/Stage';
-import { flickerWords, type Ghost } from '@/core/words/corners';
+import { flickerWords } from '@/core/words/corners';
+import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
 import type { BenchActions } from './useBench';
 import { useWander, type Wander } from './useWander';
@@ -78,8 +79,8 @@ const step = (v: number): number => Math.round(v * 10) / 10;
 function wanderWords(report: Report, wander: Wander): string | null {
   if (wander === 'rest') return null;
   return wander === 'wander'
-    ? `Wandering: ${flickerWords(report)}`
-    : `The sensor at its worst end: ${flickerWords(report)}`;
+    ? `Wandering: ${flickerWords(report.wander.flickerStops)}`
+    : `The sensor at its worst end: ${flickerWords(report.wander.flickerStops)}`;
 }
 
 /** The stage with what is done on it: shifting by drag, and letting the stabiliser wander. */

@@ -4,8 +4,21 @@ import type { FrameSize } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import type { Reading } from '@/core/rig/readings/why';
-import { secondsWords } from '@/core/optics/steady';
-import { cornerWords } from '@/core/words/corners';
+import { cornerWords, darknessWords, flickerFigure, isBlack } from '@/core/words/corners';
+import {
+  diameterMm,
+  fWords,
+  fixed,
+  megapixels,
+  metres,
+  mm,
+  percent,
+  signed,
+  sizeMm,
+  tWords,
+  times,
+  shutterWords,
+} from '@/core/words/figures';
 
 export interface ReadingRow {
   name: string;
@@ -21,11 +34,7 @@ export interface ReadingGroup {
   summary?: string;
 }
 
-const signed = (v: number, digits: number): string =>
-  `${v < -0.004 ? '−' : v > 0.004 ? '+' : ''}${Math.abs(v).toFixed(digits)}`;
-
-const size = (f: { widthMm: number; heightMm: number }): string =>
-  `${f.widthMm.toFixed(1)} × ${f.heightMm.toFixed(1)} mm`;
+const size = (f: { widthMm: number; heightMm: number }): string => sizeMm(f);
 
 function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
   const clean = coverage.cleanFrame.concentric;
@@ -36,26 +45,26 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
   return [
     {
       name: 'Darkest corner',
-      figure: worstWords(verdict.worstCornerStops),
-      note: moving && cornerWords(still) !== 'black' ? `at rest ${cornerWords(still)}` : undefined,
+      figure: darknessWords(verdict.worstCornerStops, 2),
+      note: moving && !isBlack(still) ? `at rest ${cornerWords(still)}` : undefined,
       reading: 'corners',
     },
     {
       name: 'Halo',
-      figure: `⌀ ${(coverage.radiiMm.half * 2).toFixed(1)} mm`,
-      note: `black ⌀ ${(coverage.radiiMm.black * 2).toFixed(1)}`,
+      figure: diameterMm(coverage.radiiMm.half, 1),
+      note: `black ⌀ ${fixed(coverage.radiiMm.black * 2, 1)}`,
       reading: 'halo',
     },
     {
       name: 'Native lenses',
-      figure: `−${native.betterQuarter.toFixed(1)} to −${native.worseQuarter.toFixed(1)}`,
+      figure: `−${fixed(native.betterQuarter, 1)} to −${fixed(native.worseQuarter, 1)}`,
       note: 'is usual',
       reading: 'native',
     },
     {
       name: 'Margin',
       figure: `${signed(coverage.marginMm.half, 1)} mm`,
-      note: `${(coverage.areaShare * 100).toFixed(coverage.areaShare > 0.9995 ? 0 : 1)} % inside`,
+      note: `${percent(coverage.areaShare, coverage.areaShare > 0.9995 ? 0 : 1)} inside`,
       reading: 'margin',
     },
     {
@@ -75,14 +84,11 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
 /** Megapixels that fall in the clean frame. */
 const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string => {
   const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
-  return (delivered.megapixels * share).toFixed(1);
+  return fixed(delivered.megapixels * share, 1);
 };
 
-const worstWords = (v: number | null): string =>
-  cornerWords(v) === 'black' ? 'black' : `−${(v ?? 0).toFixed(2)} stops`;
-
 const scaleWords = (p: number): string =>
-  p < 1.0005 ? 'not needed' : `${((p - 1) * 100).toFixed(1)} %`;
+  p < 1.0005 ? 'not needed' : `${fixed((p - 1) * 100, 1)} %`;
 
 function becomeRows({ optics }: Report): ReadingRow[] {
   const { train, equivalents: equal, view } = optics;
@@ -90,14 +96,14 @@ function becomeRows({ optics }: Report): ReadingRow[] {
   const rows: ReadingRow[] = [
     {
       name: 'Focal length',
-      figure: `${train.focalMm.toFixed(1)} mm`,
-      note: `${equal.focalMm.toFixed(1)} eq · ${equal.basis}`,
+      figure: mm(train.focalMm),
+      note: `${fixed(equal.focalMm, 1)} eq · ${equal.basis}`,
       reading: 'focal',
     },
     {
       name: 'Aperture',
-      figure: `f/${train.fNumber.toFixed(2)}`,
-      note: `prints ${optics.printsAs.map((p) => p.slice(2)).join(' or ')} · f/${equal.fNumber.toFixed(1)} eq`,
+      figure: fWords(train.fNumber),
+      note: `prints ${optics.printsAs.map((p) => p.slice(2)).join(' or ')} · ${fWords(equal.fNumber, 1)} eq`,
       reading: 'aperture',
     },
     {
@@ -108,13 +114,13 @@ function becomeRows({ optics }: Report): ReadingRow[] {
     },
     {
       name: 'View',
-      figure: `${view.horizontal.toFixed(1)}° × ${view.vertical.toFixed(1)}°`,
-      note: `${view.diagonal.toFixed(0)}° across`,
+      figure: `${fixed(view.horizontal, 1)}° × ${fixed(view.vertical, 1)}°`,
+      note: `${fixed(view.diagonal, 0)}° across`,
       reading: 'view',
     },
   ];
   if (train.tStop !== null) {
-    rows.splice(2, 0, { name: 'T-stop', figure: `T${train.tStop.toFixed(2)}`, reading: 'tStop' });
+    rows.splice(2, 0, { name: 'T-stop', figure: tWords(train.tStop), reading: 'tStop' });
   }
   return rows;
 }
@@ -122,7 +128,7 @@ function becomeRows({ optics }: Report): ReadingRow[] {
 function lightNote(isoFactor: number, custom: number | null, disagrees: boolean): string {
   if (disagrees && custom !== null) return `said to be ${signed(custom, 1)}`;
   if (Math.abs(isoFactor - 1) < 0.005) return 'nothing in the way';
-  return isoFactor < 1 ? `ISO ÷ ${(1 / isoFactor).toFixed(2)}` : `ISO × ${isoFactor.toFixed(2)}`;
+  return isoFactor < 1 ? `ISO ÷ ${fixed(1 / isoFactor, 2)}` : `ISO ${times(isoFactor)}`;
 }
 
 function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): ReadingRow[] {
@@ -131,7 +137,7 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
     {
       name: 'Delivered',
       figure: size(delivered),
-      note: delivered.linearCrop > 1.0005 ? `crop ×${delivered.linearCrop.toFixed(2)}` : undefined,
+      note: delivered.linearCrop > 1.0005 ? `crop ×${fixed(delivered.linearCrop, 2)}` : undefined,
       reading: 'frame',
     },
     {
@@ -139,27 +145,26 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
         rig.mode.use === 'stills' || delivered.oversampling === null ? 'Pixels' : 'Oversampling',
       figure: pixelWords(delivered),
       note:
-        delivered.oversampling === null ? undefined : `${delivered.megapixels.toFixed(1)} MP read`,
+        delivered.oversampling === null ? undefined : `${megapixels(delivered.megapixels)} read`,
       reading: 'frame',
     },
     {
       name: 'Crop factor',
-      figure: optics.equivalents.cropFactor.toFixed(2),
+      figure: fixed(optics.equivalents.cropFactor, 2),
       note: `${signed(optics.equivalents.totalLightStops, 1)} stops total light`,
       reading: 'equivalents',
     },
     {
       name: 'Detail',
-      figure: `${sharpness.system.toFixed(0)} lp/mm`,
+      figure: `${fixed(sharpness.system, 0)} lp/mm`,
       note: sharpness.evidence === 'own figure' ? undefined : 'class of lens',
       reading: 'detail',
     },
   ];
   if (frame.travel.xMm > 0) {
-    const { flickerStops } = wander;
     rows.push({
       name: 'Corner flicker',
-      figure: flickerStops === null ? 'light to black' : `${flickerStops.toFixed(2)} stops`,
+      figure: flickerFigure(wander.flickerStops),
       note: 'over the travel',
       reading: 'flicker',
     });
@@ -176,8 +181,8 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
 
 const pixelWords = (delivered: Report['frame']['delivered']): string =>
   delivered.oversampling === null
-    ? `${delivered.megapixels.toFixed(1)} MP`
-    : `× ${delivered.oversampling.toFixed(2)}`;
+    ? megapixels(delivered.megapixels)
+    : times(delivered.oversampling);
 
 const AUTOFOCUS_WORDS = {
   works: 'works',
@@ -190,7 +195,7 @@ function setRows({ steady, autofocus }: Report): ReadingRow[] {
   const rows: ReadingRow[] = [
     {
       name: 'Stabiliser',
-      figure: `${steady.enterFocalMm.toFixed(1)} mm`,
+      figure: mm(steady.enterFocalMm),
       note:
         steady.zoomWarning !== null
           ? 'anew after zooming'
@@ -201,7 +206,7 @@ function setRows({ steady, autofocus }: Report): ReadingRow[] {
     },
     {
       name: 'By hand',
-      figure: secondsWords(steady.handHeldSeconds),
+      figure: shutterWords(steady.handHeldSeconds),
       note: 'or shorter',
       reading: 'handHeld',
     },
@@ -226,26 +231,24 @@ function setRows({ steady, autofocus }: Report): ReadingRow[] {
   return rows;
 }
 
-const metres = (v: number): string => (v < 10 ? v.toFixed(2) : v.toFixed(1));
-
 function pictureRows({ picture }: Report): ReadingRow[] {
   const { depth, farBlurShare, zones } = picture;
   return [
     {
       name: 'In focus',
-      figure: `${metres(depth.nearM)} m to ${depth.farM === null ? '∞' : `${metres(depth.farM)} m`}`,
+      figure: `${metres(depth.nearM)} to ${metres(depth.farM)}`,
       reading: 'depth',
     },
     {
       name: 'Far lights',
-      figure: farBlurShare === null ? 'points' : `${(farBlurShare * 100).toFixed(1)} %`,
+      figure: farBlurShare === null ? 'points' : percent(farBlurShare),
       note: farBlurShare === null ? undefined : 'of frame height',
       reading: 'blur',
     },
     {
       name: 'Edge of the halo',
-      figure: `${(zones.edge * 100).toFixed(0)} %`,
-      note: `middle ${(zones.middle * 100).toFixed(0)} %`,
+      figure: percent(zones.edge, 0),
+      note: `middle ${percent(zones.middle, 0)}`,
       reading: 'zones',
     },
   ];
@@ -260,7 +263,7 @@ const STRIKE_WORDS = {
 
 function infinityWords({ reachesInfinity, farthestFocusM }: Report['fit']['register']): string {
   if (reachesInfinity === null) return 'not known';
-  return reachesInfinity ? 'reached' : `to ${metres(farthestFocusM ?? 0)} m`;
+  return reachesInfinity ? 'reached' : `to ${metres(farthestFocusM)}`;
 }
 
 function fitRows({ fit }: Report): ReadingRow[] {
@@ -275,7 +278,7 @@ function fitRows({ fit }: Report): ReadingRow[] {
       figure: strike ? STRIKE_WORDS[strike.state] : 'not measured',
       note:
         strike?.clearMm != null
-          ? `${strike.standsMm.toFixed(1)} into ${strike.clearMm.toFixed(1)} mm`
+          ? `${fixed(strike.standsMm, 1)} into ${mm(strike.clearMm)}`
           : undefined,
       reading: 'strike',
     },

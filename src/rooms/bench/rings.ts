@@ -5,6 +5,7 @@ import type { RigSettings } from '@/core/kit/records/rigRecord';
 import { ribbon, type Stretch } from '@/core/rig/search/ribbon';
 import { turned, type Rig } from '@/core/rig/rig';
 import { apertureScale, focalScale, focusScale, type BarrelScale } from '@/ui/ring/scale';
+import { short } from '@/core/words/figures';
 
 export interface RingSpec {
   name: 'Zoom' | 'Aperture' | 'Focus';
@@ -17,8 +18,6 @@ export interface RingSpec {
   range: string;
   change: (value: number) => Partial<RigSettings>;
 }
-
-const short = (v: number, digits: number): string => String(Number(v.toFixed(digits)));
 
 /** f-number as engraved where it stands on a mark, else to two places. */
 export function apertureWords(n: number): string {

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useState } from 'react';
 import { isMissing } from '@/core/rig/rig';
-import type { Ghost } from '@/core/words/corners';
+import type { Ghost } from '@/ui/stage/stageWords';
 import { useLatest } from '@/ui/useLatest';
 import { apertureWords, focalWords } from './rings';
 import type { Bench } from './useBench';

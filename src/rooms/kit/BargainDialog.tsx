@@ -13,6 +13,7 @@ import { engraved } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';
 import { LensFactsForm, useLensFacts } from './LensFactsForm';
 import type { KitActions } from './useKit';
+import { fixed, mm } from '@/core/words/figures';
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -65,9 +66,7 @@ const Ask = styled.ul`
 
 const fromWords = ({ clearFromMm }: BargainRow, shortMm: number): string => {
   if (clearFromMm === null) return 'never Clear';
-  return clearFromMm <= shortMm * 1.001
-    ? 'Clear throughout'
-    : `Clear from ${clearFromMm.toFixed(0)} mm`;
+  return clearFromMm <= shortMm * 1.001 ? 'Clear throughout' : `Clear from ${mm(clearFromMm, 0)}`;
 };
 
 interface BargainDialogProps {
@@ -123,7 +122,7 @@ export function BargainDialog({ workspace, actions, onClose }: BargainDialogProp
                       <small>{fromWords(row, found.lens.focalMinMm)}</small>
                     </td>
                     <td className="figure">{riskWords(row.risk)}</td>
-                    <td className="figure">{row.cleanMegapixels.toFixed(1)} MP</td>
+                    <td className="figure">{fixed(row.cleanMegapixels, 1)} MP</td>
                     <td>{row.needs}</td>
                   </tr>
                 ))}

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { ReadRows, Sheet } from '@/core/exchange/csv';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { problemText } from '@/core/kit/checks/problem';
+import { problemText } from '@/core/words/problem';
 import { TABLE_WORDS, type Workspace } from '@/core/kit/records/workspace';
 import { guarded, type Tell } from '@/shell/tell';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';

@@ -6,6 +6,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { engraved, PHONE } from '@/ui/theme/type';
+import { fixed, mm } from '@/core/words/figures';
 
 const Place = styled.section`
   min-width: 0;
@@ -93,11 +94,11 @@ const countWords = (lenses: number, bodies: number): string =>
 
 const REACH_WORDS: Record<Rung['reach'], (rung: Rung) => string> = {
   'the same mount': () => 'goes straight on',
-  'plain adapter': ({ thicknessMm }) => `adapter ${thicknessMm.toFixed(2)} mm`,
+  'plain adapter': ({ thicknessMm }) => `adapter ${mm(thicknessMm, 2)}`,
   cannot: ({ thicknessMm }) =>
     thicknessMm >= 0
-      ? `only ${thicknessMm.toFixed(2)} mm: no room`
-      : `${Math.abs(thicknessMm).toFixed(2)} mm too short`,
+      ? `only ${mm(thicknessMm, 2)}: no room`
+      : `${mm(Math.abs(thicknessMm), 2)} too short`,
 };
 
 interface RungRowProps {
@@ -112,7 +113,7 @@ interface RungRowProps {
 function RungRow({ rung, bodyMm, longestMm, gear, onPress }: RungRowProps) {
   const { mount, reach, thicknessMm } = rung;
   const adapter = reach === 'plain adapter';
-  const share = (mm: number) => `${((mm / longestMm) * 100).toFixed(2)}%`;
+  const share = (mm: number) => `${fixed((mm / longestMm) * 100, 2)}%`;
   return (
     <RungButton type="button" onClick={onPress}>
       <span>
@@ -129,7 +130,7 @@ function RungRow({ rung, bodyMm, longestMm, gear, onPress }: RungRowProps) {
         )}
       </Track>
       <span>
-        <Figure>{mount.registerMm.toFixed(2)} mm</Figure>
+        <Figure>{fixed(mount.registerMm, 2)} mm</Figure>
         <small>{REACH_WORDS[reach](rung)}</small>
       </span>
     </RungButton>

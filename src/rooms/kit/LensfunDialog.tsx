@@ -9,7 +9,7 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { LENSFUN_LICENCE } from '@/core/exchange/lensfunLicence';
-import { problemText } from '@/core/kit/checks/problem';
+import { problemText } from '@/core/words/problem';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { guarded, type Tell } from '@/shell/tell';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
@@ -19,6 +19,7 @@ import { FilePicker } from '@/ui/form/FilePicker';
 import type { LensfunEntry, LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
 import { useLensfun } from './useLensfun';
 import type { KitActions } from './useKit';
+import { secondsTaken } from '@/core/words/figures';
 
 const Search = styled.input`
   width: 100%;
@@ -96,11 +97,9 @@ function EntryList({ entries, picked, onPick }: EntryListProps) {
   );
 }
 
-const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`;
-
 function readWords({ entries, mounts, tookMs }: LensfunReading): string {
   const lenses = entries.filter((e) => e.kind === 'lens').length;
-  return `${lenses} lenses, ${entries.length - lenses} cameras and ${mounts} mounts read in ${seconds(tookMs)}.`;
+  return `${lenses} lenses, ${entries.length - lenses} cameras and ${mounts} mounts read in ${secondsTaken(tookMs, 1)}.`;
 }
 
 /** What came of taking entries over, in words. */
@@ -109,7 +108,7 @@ function takenWords({ lenses, bodies, lacking, tookMs }: LensfunTaken): string {
     lacking.length > 0
       ? ` ${lacking.length} left out, as they do not say their focal length or aperture: ${lacking.slice(0, 3).join(', ')}${lacking.length > 3 ? ' …' : ''}`
       : '';
-  return `${lenses.length} lenses and ${bodies.length} bodies taken over in ${seconds(tookMs)}. Undo takes them back.${left}`;
+  return `${lenses.length} lenses and ${bodies.length} bodies taken over in ${secondsTaken(tookMs, 1)}. Undo takes them back.${left}`;
 }
 
 interface LensfunDialogProps {

@@ -4,6 +4,7 @@ import { isZoom } from '@/core/kit/records/lens';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { Tables } from '@/core/kit/records/workspace';
 import { diagonalMm } from '@/core/optics/formats';
+import { short } from '@/core/words/figures';
 
 export interface TableColumn<T> {
   id: string;
@@ -21,7 +22,6 @@ export interface ColumnContext {
 }
 
 const size = (f: { widthMm: number; heightMm: number }): string => `${f.widthMm} × ${f.heightMm}`;
-const short = (v: number): string => String(Number(v.toFixed(2)));
 const grams = (v: number | null): string => (v === null ? '' : `${v} g`);
 const lacking = <T extends KitTable>(table: T, record: Tables[T]): string => {
   const { length } = hintsFor(table, record);
@@ -59,7 +59,7 @@ export const COLUMNS: Columns = {
       width: 1,
       figure: true,
       text: (l) =>
-        `${short(l.openFNumberWide)}${l.openFNumberLong === l.openFNumberWide ? '' : `–${short(l.openFNumberLong)}`}`,
+        `${short(l.openFNumberWide, 2)}${l.openFNumberLong === l.openFNumberWide ? '' : `–${short(l.openFNumberLong, 2)}`}`,
       order: (l) => l.openFNumberWide,
     },
     { id: 'mount', title: 'Mount', width: 2.3, text: (l, { mountName }) => mountName(l.mountId) },

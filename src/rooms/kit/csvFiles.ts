@@ -2,7 +2,7 @@
 import type { Sheet } from '@/core/exchange/csv';
 import { checkSize } from '@/core/exchange/json';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Result } from '@/core/kit/checks/problem';
+import type { Result } from '@/core/words/problem';
 import type { Tables } from '@/core/kit/records/workspace';
 import { download } from '@/shell/files';
 

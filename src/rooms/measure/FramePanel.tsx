@@ -12,6 +12,7 @@ import { figureRows, whyOf, type FrameReading } from './figures';
 import { isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
 import { isPractice, isThroughGlass, type Session } from './session';
 import type { Frames } from './useFrames';
+import { secondsTaken } from '@/core/words/figures';
 
 const Panel = styled.section`
   overflow-y: auto;
@@ -130,12 +131,10 @@ function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
   );
 }
 
-const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
-
 function tookWords({ decodeMs, measureMs }: NonNullable<Frame['answer']>): string {
   return decodeMs === null
-    ? `Read and measured in ${seconds(measureMs)}.`
-    : `Decoded in ${seconds(decodeMs)}, measured in ${seconds(measureMs)}.`;
+    ? `Read and measured in ${secondsTaken(measureMs, 2)}.`
+    : `Decoded in ${secondsTaken(decodeMs, 2)}, measured in ${secondsTaken(measureMs, 2)}.`;
 }
 
 /** What one frame says, what is wrong with it, and what to do with it. */

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { FrameMeasure } from '@/core/measure/measureFrame';
 import type { FrameView } from '@/core/measure/frameView';
+import { mm } from '@/core/words/figures';
 
 const Figure = styled.figure`
   position: relative;
@@ -65,7 +66,7 @@ export function FramePicture({ view, measure, residual }: FramePictureProps) {
       aria-label={
         residual
           ? 'What the fit leaves of the frame: amber where it is brighter than the model, blue where darker, a quarter stop at most.'
-          : `The frame with ${half ? `the half-light circle of ${half.value.toFixed(2)} mm radius` : 'the circle its half light must lie outside'}.`
+          : `The frame with ${half ? `the half-light circle of ${mm(half.value, 2)} radius` : 'the circle its half light must lie outside'}.`
       }
     >
       <canvas ref={canvas} width={columns} height={rows} />

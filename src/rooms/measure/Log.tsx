@@ -8,6 +8,7 @@ import { download } from '@/shell/files';
 import { LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { engraved, PHONE } from '@/ui/theme/type';
+import { fixed, signed } from '@/core/words/figures';
 
 const Place = styled.section`
   min-width: 0;
@@ -71,22 +72,20 @@ interface LogProps {
   onAgain: (entries: readonly Measurement[]) => void;
 }
 
+/** A radius in mm, as the log's columns show it. */
+const radius = (mm: number | null): string => (mm === null ? '' : fixed(mm, 2));
+
 const halfOf = ({ halfLightMm, lowerBoundMm }: Measurement): string =>
   halfLightMm
-    ? `${halfLightMm.value.toFixed(2)} (${halfLightMm.low.toFixed(2)}–${halfLightMm.high.toFixed(2)})`
-    : `≥ ${lowerBoundMm.toFixed(2)}`;
+    ? `${fixed(halfLightMm.value, 2)} (${fixed(halfLightMm.low, 2)}–${fixed(halfLightMm.high, 2)})`
+    : `≥ ${fixed(lowerBoundMm, 2)}`;
 
 /** What a prediction missed by, and whether the measurement's own interval excuses it. */
 function Off({ entry }: { entry: Measurement }) {
   const { halfLightMm: half, predictedHalfLightMm: told } = entry;
   if (!half || told === null) return null;
   const off = told - half.value;
-  return (
-    <Drift $far={told < half.low - 0.5 || told > half.high + 0.5}>
-      {off > 0 ? '+' : off < 0 ? '−' : ''}
-      {Math.abs(off).toFixed(2)}
-    </Drift>
-  );
+  return <Drift $far={told < half.low - 0.5 || told > half.high + 0.5}>{signed(off, 2)}</Drift>;
 }
 
 /** Writing CSV is loaded only when it is needed. */
@@ -130,11 +129,11 @@ function LogTable({ shown, names }: LogTableProps) {
               {m.focalMm} mm f/{m.fNumber}
             </td>
             <td className="figure">{halfOf(m)}</td>
-            <td className="figure">{m.predictedHalfLightMm?.toFixed(2) ?? ''}</td>
+            <td className="figure">{radius(m.predictedHalfLightMm)}</td>
             <td className="figure">
               <Off entry={m} />
             </td>
-            <td className="figure">{m.minus1Mm?.toFixed(2) ?? ''}</td>
+            <td className="figure">{radius(m.minus1Mm)}</td>
             <td className="name">
               {m.name}
               {m.note && `: ${m.note}`}

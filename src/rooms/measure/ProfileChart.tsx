@@ -13,6 +13,7 @@ import {
 import styled from 'styled-components';
 import type { FrameView } from '@/core/measure/frameView';
 import type { FrameMeasure } from '@/core/measure/measureFrame';
+import { stopsWords } from '@/core/words/figures';
 
 const Place = styled.div`
   height: 190px;
@@ -21,8 +22,6 @@ const Place = styled.div`
 `;
 
 const TICK = { fill: 'var(--muted)', fontSize: 11 };
-
-const stops = (v: unknown): string => (typeof v === 'number' ? `${v.toFixed(2)} stops` : '');
 
 /** Where the half-light and the -1 and -2 stop radii stand. */
 function marks({ halfLightRadiusMm, stopRadiiMm }: FrameMeasure) {
@@ -95,7 +94,7 @@ export default function ProfileChart({
           <Tooltip
             isAnimationActive={false}
             contentStyle={{ background: 'var(--lifted)', border: '1px solid var(--line)' }}
-            formatter={stops}
+            formatter={(v) => (typeof v === 'number' ? stopsWords(v, 2) : '')}
             labelFormatter={(r) => (typeof r === 'number' ? `${r} mm` : '')}
           />
           {marks(measure)}

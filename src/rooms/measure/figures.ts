@@ -7,6 +7,8 @@ import type { Why } from '@/core/rig/readings/whyTypes';
 import type { Frame } from './frames';
 import { predictedHalfLight, settingOf } from './frames';
 import type { Session } from './session';
+import { fixed, mm, percent } from '@/core/words/figures';
+import { darknessWords } from '@/core/words/corners';
 
 export type FrameReading =
   | 'half'
@@ -28,11 +30,12 @@ export interface FigureRow {
   note?: string;
 }
 
-const mm = (v: number | null | undefined): string =>
-  v === null || v === undefined ? 'not in the frame' : `${v.toFixed(2)} mm`;
+/** A radius, where it lies in the frame. */
+const inFrame = (radiusMm: number | null | undefined): string =>
+  radiusMm == null ? 'not in the frame' : mm(radiusMm, 2);
 
 const offWords = (mmOff: number): string =>
-  `${Math.abs(mmOff).toFixed(2)} too ${mmOff > 0 ? 'far out' : 'far in'}`;
+  `${fixed(Math.abs(mmOff), 2)} too ${mmOff > 0 ? 'far out' : 'far in'}`;
 
 /** The halo a frame was found to have. */
 function measuredHalo(measure: FrameMeasure, fNumber: number): Halo {
@@ -45,7 +48,7 @@ function measuredHalo(measure: FrameMeasure, fNumber: number): Halo {
   };
 }
 
-const factor = (gain: number | null): string => (gain === null ? 'none' : `×${gain.toFixed(2)}`);
+const factor = (gain: number | null): string => (gain === null ? 'none' : `×${fixed(gain, 2)}`);
 
 /** What evening the frame out would take, and what its darkest corner allows. */
 function liftRows(halo: Halo, session: Session, judgement: Judgement): FigureRow[] {
@@ -55,7 +58,7 @@ function liftRows(halo: Halo, session: Session, judgement: Judgement): FigureRow
     {
       reading: 'lift',
       name: 'Darkest corner',
-      figure: lift.stops === null ? 'black' : `−${lift.stops.toFixed(1)} stops`,
+      figure: darknessWords(lift.stops),
       note: lift.verdict,
     },
     {
@@ -78,29 +81,29 @@ export function figureRows(frame: Frame, session: Session, judgement: Judgement)
       ? {
           reading: 'half',
           name: 'Half light at',
-          figure: mm(half.value),
-          note: `${half.low.toFixed(2)} to ${half.high.toFixed(2)}`,
+          figure: inFrame(half.value),
+          note: `${fixed(half.low, 2)} to ${fixed(half.high, 2)}`,
         }
       : {
           reading: 'bound',
           name: 'Half light at least',
-          figure: mm(measure.lowerBoundMm),
+          figure: inFrame(measure.lowerBoundMm),
           note: 'edge not in frame',
         },
-    { reading: 'minus1', name: '−1 stop at', figure: mm(measure.stopRadiiMm[1]) },
-    { reading: 'minus2', name: '−2 stops at', figure: mm(measure.stopRadiiMm[2]) },
+    { reading: 'minus1', name: '−1 stop at', figure: inFrame(measure.stopRadiiMm[1]) },
+    { reading: 'minus2', name: '−2 stops at', figure: inFrame(measure.stopRadiiMm[2]) },
   ];
   if (predicted !== null)
     rows.push({
       reading: 'predicted',
       name: 'Was expected at',
-      figure: mm(predicted),
+      figure: inFrame(predicted),
       note: half ? offWords(predicted - half.value) : undefined,
     });
   if (half) {
     rows.push(
-      { reading: 'clear', name: 'Clear to', figure: mm(measure.clearRadiusMm) },
-      { reading: 'black', name: 'Black from', figure: mm(measure.blackRadiusMm) },
+      { reading: 'clear', name: 'Clear to', figure: inFrame(measure.clearRadiusMm) },
+      { reading: 'black', name: 'Black from', figure: inFrame(measure.blackRadiusMm) },
     );
     rows.push(...liftRows(measuredHalo(measure, setting?.fNumber ?? 4), session, judgement));
   }
@@ -108,14 +111,14 @@ export function figureRows(frame: Frame, session: Session, judgement: Judgement)
     rows.push({
       reading: 'centre',
       name: 'Centre',
-      figure: measure.centreMm.map((v) => v.toFixed(2).replace('-', '−')).join(', '),
+      figure: measure.centreMm.map((v) => fixed(v, 2)).join(', '),
       note: 'mm right, down',
     });
   if (measure.wallShare !== null)
     rows.push({
       reading: 'wall',
       name: 'Slope of the wall',
-      figure: `${(100 * measure.wallShare).toFixed(1)} %`,
+      figure: percent(measure.wallShare),
     });
   return rows;
 }
@@ -188,10 +191,10 @@ export function whyOf(
       : []),
     ...(measure?.rims ?? []).map((rim, i): [string, string] => [
       `rim ${i + 1}`,
-      `r ${rim.edgeRadiusMm.toFixed(2)}, softness ${rim.softnessMm.toFixed(2)} mm`,
+      `r ${fixed(rim.edgeRadiusMm, 2)}, softness ${mm(rim.softnessMm, 2)}`,
     ]),
     ...(measure?.exitPupilMm
-      ? [['exit pupil', `${measure.exitPupilMm.toFixed(0)} mm`] as [string, string]]
+      ? [['exit pupil', mm(measure.exitPupilMm, 0)] as [string, string]]
       : []),
   ];
   if (session.parts.length > 0)

@@ -7,6 +7,7 @@ import { useSize } from '../useSize';
 import { legibleMarks, type BarrelScale } from './scale';
 import { useRing } from './useRing';
 import { ValueField } from './ValueField';
+import { percent } from '@/core/words/figures';
 
 /** A stretch of the ring with one verdict, places 0..1. */
 export interface RibbonStretch {
@@ -62,8 +63,6 @@ const Barrel = styled.div`
     text-anchor: middle;
   }
 `;
-
-const percent = (place: number): string => `${place * 100}%`;
 
 /* Heights within the barrel, px. The figures stand low and the pointer ends above them, so that they never collide. */
 const RIBBON = { y: 4, height: 8 };

@@ -1,5 +1,6 @@
 /** A barrel scale: values laid out along the ring, 0 at its left end, 1 at its right. */
 import { apertureSeries } from '@/core/optics/apertures';
+import { short } from '@/core/words/figures';
 
 export interface Mark {
   value: number;
@@ -53,7 +54,7 @@ export function focalScale(min: number, max: number): BarrelScale {
     ...logScale(min, max),
     marks: [min, ...engraved, max].map((value) => ({
       value,
-      label: String(Number(value.toFixed(1))),
+      label: short(value, 1),
     })),
     detents: sortedUnique([min, ...within(wholes, min, max), ...engraved, max]),
   };
@@ -73,9 +74,9 @@ export function apertureScale(open: number, closed: number): BarrelScale {
   return {
     ...logScale(open, top),
     marks: [
-      { value: open, label: String(Number(open.toFixed(1))) },
+      { value: open, label: short(open, 1) },
       ...inside.map((m) => mark(m.exact, m.marks[0] ?? '')),
-      { value: top, label: String(Number(top.toFixed(1))) },
+      { value: top, label: short(top, 1) },
     ],
     detents: sortedUnique([open, ...inside.map((m) => m.exact), top]),
   };
@@ -101,9 +102,9 @@ export function focusScale(closest: number, focalMm: number): BarrelScale {
     place: (v) => (v === Infinity ? 1 : log.place(v) * near),
     value: (p) => (p > near + INFINITY_SHARE / 2 ? Infinity : log.value(p / near)),
     marks: [
-      { value: closest, label: String(Number(closest.toFixed(2))) },
+      { value: closest, label: short(closest, 2) },
       ...inside.map((value) => ({ value, label: String(value) })),
-      { value: farthest, label: String(Number(farthest.toFixed(2))) },
+      { value: farthest, label: short(farthest, 2) },
       { value: Infinity, label: '∞' },
     ],
     detents: sortedUnique([closest, ...inside, farthest, Infinity]),

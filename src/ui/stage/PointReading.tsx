@@ -5,7 +5,8 @@ import { darknessStops, lightAt } from '@/core/halo/rims';
 import type { Report } from '@/core/rig/report/evaluate';
 import { engraved } from '../theme/type';
 import { toPx, type StageView } from './stageView';
-import { cornerWords } from '../../core/words/corners';
+import { cornerWords } from '@/core/words/corners';
+import { fixed } from '@/core/words/figures';
 
 const Tag = styled.div`
   ${engraved}
@@ -63,7 +64,7 @@ export function PointReading({ at, report, view }: PointReadingProps) {
           transform: left ? 'translateX(-100%)' : undefined,
         }}
       >
-        r {radiusMm.toFixed(1)} mm · {words === 'black' ? words : `${words} stops`}
+        r {fixed(radiusMm, 1)} mm · {words === 'black' ? words : `${words} stops`}
       </Tag>
     </>
   );

@@ -13,7 +13,7 @@ import { PointReading } from './PointReading';
 import { StageLines } from './StageLines';
 import { StageTools } from './StageTools';
 import type { StageView } from './stageView';
-import { ghostWords, stageWords, type Ghost } from '../../core/words/corners';
+import { ghostWords, stageWords, type Ghost } from './stageWords';
 import { useStageHand } from './useStageHand';
 import { useStageZoom, type StageZoom } from './useStageZoom';
 

@@ -2,6 +2,8 @@
 import { DIMENSION_X, MIDDLE, type Placing } from './drawing';
 import type { RearGlass, TrainLayout } from './trainLayout';
 
+import { mm } from '@/core/words/figures';
+
 const REAR_HALF = 30;
 const EDGE_HALF = 86;
 
@@ -9,7 +11,7 @@ const EDGE_HALF = 86;
 function Dimension({ layout, y }: Placing & { layout: TrainLayout }) {
   const [top, bottom] = [y(layout.flangeMm), y(0)];
   const middle = (top + bottom) / 2;
-  const figure = `${layout.flangeMm.toFixed(layout.flangeMm < 100 ? 2 : 1)} mm`;
+  const figure = mm(layout.flangeMm, layout.flangeMm < 100 ? 2 : 1);
   const fits = bottom - top > 60;
   return (
     <g stroke="var(--muted)" strokeWidth="1">

@@ -6,6 +6,7 @@ import { converterOfShift } from '@/core/optics/converter';
 import { imageShiftMm } from '@/core/rig/train';
 import { isFront, type Part } from '@/core/kit/records/part';
 import type { Strike } from '@/core/rig/mechanicalFit';
+import { mm } from '@/core/words/figures';
 
 export interface Piece {
   kind: 'lens' | 'adapter' | 'glass' | 'body';
@@ -59,7 +60,7 @@ function pieceOf(part: Part, toMm: number): Piece {
   return {
     kind: glass ? 'glass' : 'adapter',
     name: part.name,
-    fact: `${glass ? `×${part.factor} · ` : ''}${part.thicknessMm.toFixed(1)} mm`,
+    fact: `${glass ? `×${part.factor} · ` : ''}${mm(part.thicknessMm)}`,
     fromMm: toMm + Math.max(THINNEST_MM, part.thicknessMm),
     toMm,
   };
@@ -98,7 +99,7 @@ export function layTrain(rig: Rig, report: Report): TrainLayout {
   const body: Piece = {
     kind: 'body',
     name: fullName(rig.body),
-    fact: `${register.toFixed(2)} mm register`,
+    fact: `${mm(register, 2)} register`,
     fromMm: register,
     toMm: 0,
   };
@@ -109,7 +110,7 @@ export function layTrain(rig: Rig, report: Report): TrainLayout {
   const lens: Piece = {
     kind: 'lens',
     name: fullName(rig.lens),
-    fact: rig.lens.lengthMm === null ? 'length not known' : `${length.toFixed(0)} mm long`,
+    fact: rig.lens.lengthMm === null ? 'length not known' : `${mm(length, 0)} long`,
     fromMm: flangeMm + drawn,
     toMm: flangeMm,
   };

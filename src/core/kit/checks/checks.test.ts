@@ -7,7 +7,7 @@ import { bodyExample } from '../records/body';
 import { lensExample, lensSchema, openFNumberAt, transmissionOf } from '../records/lens';
 import { migrate, type FormatHistory } from './migrate';
 import { partExample } from '../records/part';
-import { problemText } from './problem';
+import { problemText } from '../../words/problem';
 import { rigFileExample } from '../records/rigFile';
 import { checkRecord, checkRigFile, checkWorkspace } from './validate';
 import { EMPTY_WORKSPACE, WORKSPACE_FORMAT, workspaceExample } from '../records/workspace';

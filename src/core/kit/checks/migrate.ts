@@ -1,5 +1,5 @@
 /** Older files brought up to the present version, one step a version. */
-import { fail, ok, type Result } from './problem';
+import { fail, ok, type Result } from '../../words/problem';
 
 export type Step = (file: Record<string, unknown>) => Record<string, unknown>;
 

@@ -2,7 +2,7 @@
 import type { Body } from '../records/body';
 import type { Lens } from '../records/lens';
 import type { Part, PartKind } from '../records/part';
-import type { Problem } from './problem';
+import type { Problem } from '../../words/problem';
 import {
   TABLE_NAMES,
   TABLE_WORDS,

@@ -2,7 +2,7 @@
 import type { ErrorObject, ValidateFunction } from 'ajv';
 import * as validators from './generated/validators';
 import { recordProblems, workspaceProblems } from './plausible';
-import { ok, type Problem, type Result } from './problem';
+import { ok, type Problem, type Result } from '../../words/problem';
 import { rigFileSchema, type RigFile } from '../records/rigFile';
 import type { JsonSchema } from '../records/schema';
 import {

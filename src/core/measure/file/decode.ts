@@ -1,5 +1,5 @@
 /** Files to pixels and settings. What decodes JPEG is given from outside: a browser has its own. */
-import { fail, ok, type Result } from '../../kit/checks/problem';
+import { fail, ok, type Result } from '../../words/problem';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
 import { containerOf, largestJpeg, pngDepth, pngTone } from './container';
 import type { PixelImage } from './pixels';

@@ -1,6 +1,6 @@
 /** A frame's cells ready for fitting. */
 import { diagonalMm } from '../../optics/formats';
-import type { LightGrid } from '../light/lightGrid';
+import { MOST_CLIPPED, type LightGrid } from '../light/lightGrid';
 
 export interface FrameField {
   count: number;
@@ -14,8 +14,6 @@ export interface FrameField {
   softer: number;
 }
 
-/** A cell with more than this share of its pixels at full scale is left out. */
-export const MOST_CLIPPED = 0.01;
 /** Added to the light before the root, share of the middle's, so that the dark does not shout. */
 export const ROOT_EPSILON = 1e-3;
 

@@ -18,6 +18,9 @@ export interface LightGrid {
   yMm: Float32Array;
 }
 
+/** A cell with more than this share of its pixels at full scale is left out of every reckoning. */
+export const MOST_CLIPPED = 0.01;
+
 export const COLUMNS = 240;
 /** Values above this share of full scale count as clipped. */
 const CLIP_SHARE = 0.992;

@@ -1,8 +1,7 @@
 /** Light by radius, without any model: medians around the centre, and what they prove. */
 import { medianOf } from '../../maths/median';
 import type { Point } from './contour';
-import { MOST_CLIPPED } from '../fit/frameField';
-import type { LightGrid } from './lightGrid';
+import { MOST_CLIPPED, type LightGrid } from './lightGrid';
 
 export interface ProfilePoint {
   radiusMm: number;

@@ -1,5 +1,5 @@
 /** From the values of a file back to light: tone response. */
-import { fail, ok, type Result } from '../../kit/checks/problem';
+import { fail, ok, type Result } from '../../words/problem';
 import { medianOf } from '../../maths/median';
 import { solveNormal } from '../../maths/leastSquares';
 

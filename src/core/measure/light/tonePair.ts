@@ -1,5 +1,5 @@
 /** The same places of two frames of one wall, for finding the tone response between them. */
-import { fail, type Result } from '../../kit/checks/problem';
+import { fail, type Result } from '../../words/problem';
 import type { PixelImage } from '../file/pixels';
 import { toneFromPair, type Tone } from './tone';
 

@@ -7,6 +7,8 @@ import type { Report } from '../report/evaluate';
 import type { Rig } from '../rig';
 import type { Explain, Why } from './whyTypes';
 import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
+import { fWords, fixed, mm, percent, sizeMm, stopsWords, times } from '../../words/figures';
+import { riskWords } from '../../words/risk';
 
 export type { Why } from './whyTypes';
 
@@ -26,10 +28,7 @@ export type Reading =
   | 'scaleUp'
   | PracticeReading;
 
-const mm = (v: number, digits = 2): string => `${v.toFixed(digits)} mm`;
-const stops = (v: number): string => `${v.toFixed(2)} stops`;
-const size = (f: { widthMm: number; heightMm: number }): string =>
-  `${f.widthMm.toFixed(2)} × ${f.heightMm.toFixed(2)} mm`;
+const size = (f: { widthMm: number; heightMm: number }): string => sizeMm(f, 2);
 
 const ARITHMETIC = 'Exact arithmetic on the figures above.';
 
@@ -44,10 +43,9 @@ export function evidenceSentence(report: Report, today = ''): string {
     published: 'From a published figure',
     estimated: 'An estimate',
   }[kind];
-  return [
-    `${known}; the edge is known to ± ${edgeSigmaMm.toFixed(2)} mm.`,
-    ...doubts.map(capital),
-  ].join(' ');
+  return [`${known}; the edge is known to ± ${mm(edgeSigmaMm, 2)}.`, ...doubts.map(capital)].join(
+    ' ',
+  );
 }
 
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
@@ -64,7 +62,7 @@ function haloInputs(report: Report): Why['inputs'] {
       (rim, i) =>
         [
           `rim ${i + 1}, ${rim.side}`,
-          `edge ${mm(rim.edgeRadiusMm)}, softness ${mm(rim.softnessMm)}`,
+          `edge ${mm(rim.edgeRadiusMm, 2)}, softness ${mm(rim.softnessMm, 2)}`,
         ] as const,
     ),
     ['exit pupil', model.exitPupilMm === null ? 'not known' : mm(model.exitPupilMm, 0)],
@@ -80,11 +78,11 @@ const EXPLAIN: Record<Reading, Explain> = {
         'worst corner',
         report.verdict.worstCornerStops === null
           ? 'no light'
-          : stops(report.verdict.worstCornerStops),
+          : stopsWords(report.verdict.worstCornerStops, 2),
       ],
-      ['through the rims there', `${(report.verdict.worstCornerTransmission * 100).toFixed(1)} %`],
-      ['you accept', `${stops(report.verdict.limitStops)} (${report.verdict.school})`],
-      ['risk that it is worse', `${(report.verdict.risk * 100).toFixed(1)} %`],
+      ['through the rims there', percent(report.verdict.worstCornerTransmission)],
+      ['you accept', `${stopsWords(report.verdict.limitStops, 2)} (${report.verdict.school})`],
+      ['risk that it is worse', riskWords(report.verdict.risk)],
     ],
     evidence: evidenceSentence(report, today),
   }),
@@ -93,8 +91,8 @@ const EXPLAIN: Record<Reading, Explain> = {
     formula:
       '−log₂(T · natural falloff), against the middle of the halo; T is what the rims let through.',
     inputs: [
-      ['worst corner radius', mm(report.coverage.worstCornerRadiusMm)],
-      ['stabiliser travel', mm(report.frame.travel.xMm, 1)],
+      ['worst corner radius', mm(report.coverage.worstCornerRadiusMm, 2)],
+      ['stabiliser travel', mm(report.frame.travel.xMm)],
       ...haloInputs(report),
     ],
     evidence: evidenceSentence(report, today),
@@ -105,12 +103,12 @@ const EXPLAIN: Record<Reading, Explain> = {
       'T(r) = area common to the pupil and the rims as seen from r. Half light: T = 1/2. Clear: T = −0.1 stop. Black: T = 1 %.',
     inputs: [
       ...haloInputs(report),
-      ['clear radius', mm(report.coverage.radiiMm.clear)],
-      ['half-light radius', mm(report.coverage.radiiMm.half)],
-      ['black radius', mm(report.coverage.radiiMm.black)],
+      ['clear radius', mm(report.coverage.radiiMm.clear, 2)],
+      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
+      ['black radius', mm(report.coverage.radiiMm.black, 2)],
       [
         '−1 and −2 stop radii',
-        `${mm(report.coverage.radiiMm.minus1)}, ${mm(report.coverage.radiiMm.minus2)}`,
+        `${mm(report.coverage.radiiMm.minus1, 2)}, ${mm(report.coverage.radiiMm.minus2, 2)}`,
       ],
     ],
     evidence: evidenceSentence(report, today),
@@ -119,9 +117,9 @@ const EXPLAIN: Record<Reading, Explain> = {
     title: 'Margin at half light',
     formula: 'half-light radius − worst corner radius over the travel',
     inputs: [
-      ['half-light radius', mm(report.coverage.radiiMm.half)],
-      ['worst corner radius', mm(report.coverage.worstCornerRadiusMm)],
-      ['area inside half light', `${(report.coverage.areaShare * 100).toFixed(2)} % of the frame`],
+      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
+      ['worst corner radius', mm(report.coverage.worstCornerRadiusMm, 2)],
+      ['area inside half light', `${percent(report.coverage.areaShare, 2)} of the frame`],
     ],
     evidence: evidenceSentence(report, today),
   }),
@@ -129,9 +127,9 @@ const EXPLAIN: Record<Reading, Explain> = {
     title: 'Focal length through the train',
     formula: 'f′ = M f, where M is the product of the factors between lens and sensor',
     inputs: [
-      ['f on the lens', mm(rig.settings.focalMm, 1)],
+      ['f on the lens', mm(rig.settings.focalMm)],
       ...rig.parts.map((p) => [fullName(p), `× ${p.factor}`] as const),
-      ['M', report.optics.train.factor.toFixed(4)],
+      ['M', fixed(report.optics.train.factor, 4)],
     ],
     evidence: ARITHMETIC,
   }),
@@ -139,11 +137,11 @@ const EXPLAIN: Record<Reading, Explain> = {
     title: 'f-number through the train',
     formula: 'N′ = M N; it prints as the nearest third stop',
     inputs: [
-      ['N on the lens', `f/${rig.settings.fNumber.toFixed(2)}`],
-      ['M', report.optics.train.factor.toFixed(4)],
+      ['N on the lens', fWords(rig.settings.fNumber)],
+      ['M', fixed(report.optics.train.factor, 4)],
       ['prints as', report.optics.printsAs.join(' or ')],
       ['in whole and half stops', wholeAndHalf(report.optics.train.fNumber)],
-      ['at this focus distance', `f/${report.optics.effectiveFNumber.toFixed(2)}, N′(1 + m/P)`],
+      ['at this focus distance', `${fWords(report.optics.effectiveFNumber)}, N′(1 + m/P)`],
     ],
     evidence: report.optics.train.speedHeldBack
       ? 'A part in the train passes no faster aperture than this.'
@@ -156,8 +154,8 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['lens wide open', rig.lens.tStop === null ? 'T-stop not known' : `T${rig.lens.tStop}`],
       ...rig.parts
         .filter((p) => p.transmission !== null)
-        .map((p) => [fullName(p), `passes ${((p.transmission ?? 1) * 100).toFixed(0)} %`] as const),
-      ['N′', `f/${report.optics.train.fNumber.toFixed(2)}`],
+        .map((p) => [fullName(p), `passes ${fixed((p.transmission ?? 1) * 100, 0)} %`] as const),
+      ['N′', fWords(report.optics.train.fNumber)],
     ],
     evidence: 'As the records state the glass.',
   }),
@@ -165,20 +163,20 @@ const EXPLAIN: Record<Reading, Explain> = {
     title: 'Light against the bare lens',
     formula: '−2 log₂ M, less what the glass takes; ISO and time change by 2^−stops',
     inputs: [
-      ['M', report.optics.train.factor.toFixed(4)],
+      ['M', fixed(report.optics.train.factor, 4)],
       [
         'glass',
         report.optics.train.glassLossStops === null
           ? 'not known'
-          : stops(report.optics.train.glassLossStops),
+          : stopsWords(report.optics.train.glassLossStops, 2),
       ],
       [
         'commonly said',
         report.optics.train.customaryStops === null
           ? 'nothing'
-          : `${report.optics.train.customaryStops.toFixed(2)} stops`,
+          : stopsWords(report.optics.train.customaryStops, 2),
       ],
-      ['ISO or time', `× ${report.optics.isoFactor.toFixed(2)}`],
+      ['ISO or time', times(report.optics.isoFactor)],
     ],
     evidence: report.optics.customDisagrees
       ? 'Custom and arithmetic differ here by more than a quarter stop; trust the arithmetic.'
@@ -189,10 +187,7 @@ const EXPLAIN: Record<Reading, Explain> = {
     formula: 'f′·C and N′·C with the crop factor C = 43.27/diagonal, 36/width or 24/height',
     inputs: report.optics.equivalentsByBasis.map(
       (e) =>
-        [
-          e.basis,
-          `C ${e.cropFactor.toFixed(3)}: ${e.focalMm.toFixed(1)} mm f/${e.fNumber.toFixed(2)}`,
-        ] as const,
+        [e.basis, `C ${fixed(e.cropFactor, 3)}: ${mm(e.focalMm)} ${fWords(e.fNumber)}`] as const,
     ),
     evidence:
       'The equivalent f-number speaks of depth of field and total light; the exposure is that of N′.',
@@ -201,10 +196,10 @@ const EXPLAIN: Record<Reading, Explain> = {
     title: 'Angle of view',
     formula: '2 atan(side / (2 f′(1 + m))), the width times the squeeze',
     inputs: [
-      ['f′', mm(report.optics.train.focalMm, 1)],
+      ['f′', mm(report.optics.train.focalMm)],
       ['frame', size(report.frame.delivered)],
       ['squeeze', `${rig.lens.squeeze}`],
-      ['m', report.optics.magnification.toFixed(4)],
+      ['m', fixed(report.optics.magnification, 4)],
     ],
     evidence: 'Thin lens, no distortion.',
   }),
@@ -214,7 +209,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       'read-out ÷ (stabilisation crop × digital zoom), then the delivered aspect fitted inside',
     inputs: [
       ['read-out', size(report.frame.readOut)],
-      ['linear crop', `× ${report.frame.delivered.linearCrop.toFixed(3)}`],
+      ['linear crop', times(report.frame.delivered.linearCrop, 3)],
       [
         'pixels',
         `${Math.round(report.frame.delivered.widthPx)} × ${Math.round(report.frame.delivered.heightPx)}`,
@@ -223,7 +218,7 @@ const EXPLAIN: Record<Reading, Explain> = {
         'for each recorded pixel',
         report.frame.delivered.oversampling === null
           ? 'all are recorded'
-          : report.frame.delivered.oversampling.toFixed(2),
+          : fixed(report.frame.delivered.oversampling, 2),
       ],
     ],
     evidence: cropEvidence(rig),
@@ -234,7 +229,7 @@ const EXPLAIN: Record<Reading, Explain> = {
     inputs: [
       ['about the middle', size(report.coverage.cleanFrame.concentric)],
       ['free to move', size(report.coverage.cleanFrame.free)],
-      ['half-light radius', mm(report.coverage.radiiMm.half)],
+      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
     ],
     evidence: evidenceSentence(report, today),
   }),
@@ -243,9 +238,9 @@ const EXPLAIN: Record<Reading, Explain> = {
     formula:
       'the least p for which every corner of frame/p stays inside half light over the travel',
     inputs: [
-      ['half-light radius', mm(report.coverage.radiiMm.half)],
+      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
       ['frame', size(report.frame.delivered)],
-      ['travel', mm(report.frame.travel.xMm, 1)],
+      ['travel', mm(report.frame.travel.xMm)],
     ],
     evidence: evidenceSentence(report, today),
   }),

@@ -1,7 +1,17 @@
 /** Why the readings of practice are what they are: handling, picture, detail, and whether it goes together. */
 import { fullName } from '../../kit/records/body';
-import { secondsWords } from '../../optics/steady';
 import type { Explain } from './whyTypes';
+import {
+  fWords,
+  fixed,
+  lpMm,
+  metres,
+  mm,
+  percent,
+  stopsWords,
+  times,
+  shutterWords,
+} from '../../words/figures';
 
 export type PracticeReading =
   | 'native'
@@ -19,10 +29,6 @@ export type PracticeReading =
   | 'strike'
   | 'contacts';
 
-const mm = (v: number, digits = 2): string => `${v.toFixed(digits)} mm`;
-const metres = (v: number | null): string => (v === null ? 'infinity' : `${v.toFixed(2)} m`);
-const percent = (v: number): string => `${(v * 100).toFixed(1)} %`;
-const lp = (v: number): string => `${v.toFixed(0)} lp/mm`;
 const THIN_LENS = 'Thin lens; distances from the lens.';
 
 export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
@@ -31,13 +37,11 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula: native.sentence,
     inputs: [
       ['kind', native.kind],
-      ['a quarter are better than', `${native.betterQuarter.toFixed(1)} stops`],
-      ['three quarters are better than', `${native.worseQuarter.toFixed(1)} stops`],
+      ['a quarter are better than', stopsWords(native.betterQuarter)],
+      ['three quarters are better than', stopsWords(native.worseQuarter)],
       [
         'this corner',
-        verdict.worstCornerStops === null
-          ? 'no light'
-          : `${verdict.worstCornerStops.toFixed(2)} stops`,
+        verdict.worstCornerStops === null ? 'no light' : stopsWords(verdict.worstCornerStops, 2),
       ],
     ],
     evidence:
@@ -48,12 +52,10 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula:
       'darkest less brightest value of a corner over the travel, for the corner where that is most',
     inputs: [
-      ['travel', `± ${mm(frame.travel.xMm, 1)}`],
+      ['travel', `± ${mm(frame.travel.xMm)}`],
       [
         'flicker',
-        wander.flickerStops === null
-          ? 'from light to black'
-          : `${wander.flickerStops.toFixed(2)} stops`,
+        wander.flickerStops === null ? 'from light to black' : stopsWords(wander.flickerStops, 2),
       ],
     ],
     evidence: 'The travel as the body’s record states it; nobody knows how much of it a shot uses.',
@@ -62,9 +64,9 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     title: 'Shift left over',
     formula: 'how far the frame may shift before a corner passes half light, travel counted in',
     inputs: [
-      ['left, right', `${mm(wander.shiftBudget.leftMm, 1)}, ${mm(wander.shiftBudget.rightMm, 1)}`],
-      ['up, down', `${mm(wander.shiftBudget.upMm, 1)}, ${mm(wander.shiftBudget.downMm, 1)}`],
-      ['half-light radius', mm(coverage.radiiMm.half)],
+      ['left, right', `${mm(wander.shiftBudget.leftMm)}, ${mm(wander.shiftBudget.rightMm)}`],
+      ['up, down', `${mm(wander.shiftBudget.upMm)}, ${mm(wander.shiftBudget.downMm)}`],
+      ['half-light radius', mm(coverage.radiiMm.half, 2)],
     ],
     evidence: 'Geometry of circle and frame; as sure as the halo.',
   }),
@@ -72,8 +74,8 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     title: 'Focal length for the stabiliser',
     formula: 'f′ = M f at the zoom mark in use; from a menu, the value nearest in ratio',
     inputs: [
-      ['f on the lens', mm(rig.settings.focalMm, 1)],
-      ['M', optics.train.factor.toFixed(4)],
+      ['f on the lens', mm(rig.settings.focalMm)],
+      ['M', fixed(optics.train.factor, 4)],
       [
         'nearest in the menu',
         steady.menuFocalMm === null ? 'takes any' : mm(steady.menuFocalMm, 0),
@@ -89,10 +91,10 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     title: 'Held by hand',
     formula: '1/(f′·C), longer by the stabiliser’s stops',
     inputs: [
-      ['f′', mm(optics.train.focalMm, 1)],
-      ['C', optics.equivalentsByBasis[0]?.cropFactor.toFixed(3) ?? ''],
+      ['f′', mm(optics.train.focalMm)],
+      ['C', fixed(optics.equivalents.cropFactor, 3)],
       ['stabiliser', rig.settings.stabiliser ? `${rig.body.stabiliserStops ?? 0} stops` : 'off'],
-      ['slowest time', secondsWords(steady.handHeldSeconds)],
+      ['slowest time', shutterWords(steady.handHeldSeconds)],
     ],
     evidence: 'A rule of thumb, common practice; your hands decide.',
   }),
@@ -101,7 +103,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula:
       'works while the open f-number behind the train is no slower than the body’s limit, and the focus drive is carried',
     inputs: [
-      ['open f-number', `f/${autofocus.openFNumber.toFixed(2)}`],
+      ['open f-number', fWords(autofocus.openFNumber)],
       ['limit', autofocus.limitFNumber === null ? 'not known' : `f/${autofocus.limitFNumber}`],
       ['points', autofocus.points === null ? 'not known' : String(autofocus.points)],
     ],
@@ -126,12 +128,12 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
       ['near, far', `${metres(picture.depth.nearM)}, ${metres(picture.depth.farM)}`],
       ['circle of confusion', mm(picture.circleMm, 4)],
       ['hyperfocal distance', metres(picture.hyperfocalM)],
-      ['f′, N′', `${mm(optics.train.focalMm, 1)}, f/${optics.train.fNumber.toFixed(2)}`],
+      ['f′, N′', `${mm(optics.train.focalMm)}, ${fWords(optics.train.fNumber)}`],
       ...picture.depthBases.map(
         (b) =>
           [
             `against the bare lens, ${b.basis}`,
-            b.ratio === null ? 'endless' : `× ${b.ratio.toFixed(2)}`,
+            b.ratio === null ? 'endless' : times(b.ratio),
           ] as const,
       ),
     ],
@@ -142,7 +144,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula: 'f²/(N (u − f)) on the sensor, as a share of the frame’s height',
     inputs: [
       ['focused at', metres(rig.settings.focusM)],
-      ['f′, N′', `${mm(optics.train.focalMm, 1)}, f/${optics.train.fNumber.toFixed(2)}`],
+      ['f′, N′', `${mm(optics.train.focalMm)}, ${fWords(optics.train.fNumber)}`],
       ['share', picture.farBlurShare === null ? 'none at infinity' : percent(picture.farBlurShare)],
     ],
     evidence: THIN_LENS,
@@ -171,10 +173,10 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula:
       '1/r² = 1/lens² + 1/diffraction² + 1/sensor²; the sensor resolves 0.8 of its Nyquist frequency',
     inputs: [
-      ['lens behind the train', lp(sharpness.lens)],
-      ['diffraction', lp(sharpness.diffraction)],
-      ['sensor', lp(sharpness.sensor)],
-      ['pixel pitch', `${(sharpness.pitchMm * 1000).toFixed(2)} µm`],
+      ['lens behind the train', lpMm(sharpness.lens)],
+      ['diffraction', lpMm(sharpness.diffraction)],
+      ['sensor', lpMm(sharpness.sensor)],
+      ['pixel pitch', `${fixed(sharpness.pitchMm * 1000, 2)} µm`],
     ],
     evidence: [
       sharpness.converterOrCrop?.sentence,
@@ -192,7 +194,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     inputs: [
       [
         'plain parts too long by',
-        fit.register.errorMm === null ? 'not known' : mm(fit.register.errorMm),
+        fit.register.errorMm === null ? 'not known' : mm(fit.register.errorMm, 2),
       ],
       [
         'farthest focus',
@@ -202,7 +204,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
         'cover glass',
         fit.coverGlass === null
           ? 'not known'
-          : `carries the focus ${mm(fit.coverGlass.shiftMm)} back, edge rays ${mm(fit.coverGlass.marginalExtraMm, 3)} more`,
+          : `carries the focus ${mm(fit.coverGlass.shiftMm, 2)} back, edge rays ${mm(fit.coverGlass.marginalExtraMm, 3)} more`,
       ],
     ],
     evidence:
@@ -215,10 +217,10 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     inputs: [
       [
         'stands behind the flange',
-        rig.lens.rearProtrusionMm === null ? 'never measured' : mm(rig.lens.rearProtrusionMm, 1),
+        rig.lens.rearProtrusionMm === null ? 'never measured' : mm(rig.lens.rearProtrusionMm),
       ],
       ['ends at', fit.strike?.against ?? 'not known'],
-      ['free depth there', fit.strike?.clearMm == null ? 'not known' : mm(fit.strike.clearMm, 1)],
+      ['free depth there', fit.strike?.clearMm == null ? 'not known' : mm(fit.strike.clearMm)],
     ],
     evidence: 'Measure the protrusion first, mount slowly, stop at resistance.',
   }),

@@ -3,6 +3,7 @@ import { fullName } from '../../kit/records/body';
 import { magnifies, type Part } from '../../kit/records/part';
 import type { FitReport } from '../mechanicalFit';
 import type { Rig } from '../rig';
+import { fixed, mm } from '../../words/figures';
 
 export type CautionId =
   | 'sun'
@@ -68,7 +69,7 @@ const RULES: readonly Rule[] = [
     holds: (rig) => {
       const focal = rig.lens.focalMaxMm * rig.parts.reduce((m, p) => m * p.factor, 1);
       if (focal >= BURNING_FOCAL_MM)
-        return atLens(`${focal.toFixed(0)} mm gathers the sun into a hot point.`);
+        return atLens(`${mm(focal, 0)} gathers the sun into a hot point.`);
       return atPart(
         rig,
         (p) => magnifies(p) && p.factor < 1,
@@ -84,7 +85,7 @@ const RULES: readonly Rule[] = [
       strike && (strike.state === 'strikes' || strike.state === 'close')
         ? {
             at: strike.partIndex ?? 'body',
-            why: `Rear glass stands ${strike.standsMm.toFixed(1)} mm deep; ${strike.against} leaves ${(strike.clearMm ?? 0).toFixed(1)} mm.`,
+            why: `Rear glass stands ${mm(strike.standsMm)} deep; ${strike.against} leaves ${mm(strike.clearMm ?? 0)}.`,
           }
         : null,
   },
@@ -118,7 +119,7 @@ const RULES: readonly Rule[] = [
     holds: (rig) => {
       const mass = rigMass(rig);
       return mass >= HEAVY_LENS_G
-        ? atLens(`Lens and parts weigh ${(mass / 1000).toFixed(1)} kg.`)
+        ? atLens(`Lens and parts weigh ${fixed(mass / 1000, 1)} kg.`)
         : null;
     },
   },

@@ -3,15 +3,11 @@ import { fullName } from '../../kit/records/body';
 import type { Electronics } from '../../kit/records/common';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
 import { cropFactor } from '../../optics/crop';
-import {
-  ELECTRONIC_SHUTTER,
-  handHeldSeconds,
-  nearestMenuFocalMm,
-  secondsWords,
-} from '../../optics/steady';
+import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
 import type { FrameSize } from '../../optics/formats';
 import type { Rig } from '../rig';
 import { fNumberBehind, type TrainLight } from '../train';
+import { fWords, shutterWords } from '../../words/figures';
 
 export interface SteadyReport {
   /** Focal length to tell the stabiliser, mm: f' at the zoom mark in use. */
@@ -49,7 +45,7 @@ export function steadyReport(
     shutterAdvice:
       settings.cropId === null
         ? null
-        : `Electronic stabilisation wants ${secondsWords(ELECTRONIC_SHUTTER.enough)} or shorter, ${secondsWords(ELECTRONIC_SHUTTER.better)} is better. Advice, not law.`,
+        : `Electronic stabilisation wants ${shutterWords(ELECTRONIC_SHUTTER.enough)} or shorter, ${shutterWords(ELECTRONIC_SHUTTER.better)} is better. Advice, not law.`,
   };
 }
 
@@ -91,7 +87,7 @@ export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport
       'How slow a lens this body still focuses is not known.',
     );
   }
-  const open = `f/${openFNumber.toFixed(1)}`;
+  const open = fWords(openFNumber, 1);
   return openFNumber <= limit * MARK_SLACK
     ? said(
         'works',

@@ -1,15 +1,14 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
 import type { Coverage, Verdict } from '../../frame/coverage';
 import type { Travel } from '../../frame/geometry';
+import { isBlack } from '../../words/corners';
+import { mm, stopsWords } from '../../words/figures';
 
 interface FrameFacts {
   travel: Travel;
 }
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'All four'] as const;
-
-const mm = (v: number): string => `${v.toFixed(1)} mm`;
-const stops = (v: number): string => `${v.toFixed(1)} ${v.toFixed(1) === '1.0' ? 'stop' : 'stops'}`;
 
 function cornersWhere(
   values: readonly (number | null)[],
@@ -19,11 +18,6 @@ function cornersWhere(
   const word = NUMBER_WORDS[count] ?? 'All four';
   return `${word} ${count === 1 ? 'corner' : 'corners'}`;
 }
-
-/** Corners this dark, stops, are called black: less than a thirty-second of the light. */
-const BLACK_STOPS = 5;
-
-const isBlack = (v: number | null): boolean => v === null || v >= BLACK_STOPS;
 
 /** One sentence for the verdict; says so where only the stabiliser's travel brings the trouble. */
 export function verdictSentence(
@@ -49,8 +43,8 @@ export function verdictSentence(
       return `A hard edge cuts the corners${whileMoving}; that cannot be lifted.`;
     }
     case 'Shaded':
-      return `The darkest corner is ${stops(worst ?? 0)} down${whileMoving}, soft enough to lift; you accept ${stops(limitStops)}.`;
+      return `The darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}, soft enough to lift; you accept ${stopsWords(limitStops)}.`;
     case 'Clear':
-      return `Covered: the darkest corner is ${stops(worst ?? 0)} down${whileMoving}.`;
+      return `Covered: the darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}.`;
   }
 }

@@ -9,6 +9,7 @@ import {
 } from '../../optics/detail';
 import type { Rig } from '../rig';
 import type { TrainLight } from '../train';
+import { fixed } from '../../words/figures';
 
 export interface SharpnessReport extends Detail {
   pitchMm: number;
@@ -69,7 +70,7 @@ export function converterOrCrop(rig: Rig, factor: number, lensFNumber: number): 
     pitchMm,
   });
   const gain = (converted.system * factor) / bare.system;
-  const percent = Math.abs((gain - 1) * 100).toFixed(0);
+  const percent = fixed(Math.abs((gain - 1) * 100), 0);
   if (Math.abs(gain - 1) <= VISIBLE_DIFFERENCE) {
     return {
       gain,

@@ -10,6 +10,7 @@ import { evaluate, verdictOf } from '../report/evaluate';
 import { byGrade, judgedChain } from './offers';
 import type { Rig } from '../rig';
 import { turned } from '../rig';
+import { mm } from '../../words/figures';
 
 export interface BargainRow {
   body: Body;
@@ -56,8 +57,8 @@ function between(rig: Rig, kit: readonly Part[]): { parts: readonly Part[] | nul
   return {
     parts: null,
     needs: plainCanBeBuilt
-      ? `a plain adapter ${plainThicknessMm.toFixed(2)} mm thick, to be bought`
-      : `cannot be adapted without glass: the registers leave ${plainThicknessMm.toFixed(2)} mm`,
+      ? `a plain adapter ${mm(plainThicknessMm, 2)} thick, to be bought`
+      : `cannot be adapted without glass: the registers leave ${mm(plainThicknessMm, 2)}`,
   };
 }
 

@@ -4,6 +4,7 @@ import type { Lens } from '../../kit/records/lens';
 import { isFront, type Part } from '../../kit/records/part';
 import { fitOf, type FitReport } from '../mechanicalFit';
 import type { Rig } from '../rig';
+import { metres, mm } from '../../words/figures';
 
 export type FitGrade = 'fits' | 'with a catch' | 'does not fit';
 
@@ -38,8 +39,6 @@ function jointReasons(rig: Rig, fit: FitReport, before: number | null, after: nu
   });
 }
 
-const metres = (v: number): string => `${v < 10 ? v.toFixed(2) : v.toFixed(0)} m`;
-
 function catches(rig: Rig, { strike, register, carried }: FitReport): string[] {
   const reasons: string[] = [];
   if (strike?.state === 'close') reasons.push('rear glass comes within a millimetre');
@@ -61,9 +60,7 @@ function judged<T>(record: T, rig: Rig, before: number | null, after: number | n
   const against = jointReasons(rig, fit, before, after);
   const { strike } = fit;
   if (strike?.state === 'strikes' && strike.clearMm !== null)
-    against.push(
-      `rear glass stands ${strike.standsMm.toFixed(1)} mm deep, ${strike.clearMm.toFixed(1)} mm are free`,
-    );
+    against.push(`rear glass stands ${mm(strike.standsMm)} deep, ${mm(strike.clearMm)} are free`);
   if (against.length > 0) return { record, grade: 'does not fit', reasons: against };
   const reasons = catches(rig, fit);
   return { record, grade: reasons.length > 0 ? 'with a catch' : 'fits', reasons };

@@ -7,6 +7,7 @@ import type { RigSettings } from '../../kit/records/rigRecord';
 import { frameOf, isClear } from '../report/evaluate';
 import { jointProblems } from '../joints';
 import { turned, type Rig } from '../rig';
+import { fWords, fixed, mm } from '../../words/figures';
 
 /** What applying a way does to a rig. */
 export interface WayChange {
@@ -95,9 +96,7 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       value: settings.fNumber,
       setting: (fNumber) => ({ fNumber }),
       words: (v, way) =>
-        way > 0
-          ? `Stop down to f/${v.toFixed(1)} or more`
-          : `Open up to f/${v.toFixed(1)} or wider`,
+        way > 0 ? `Stop down to ${fWords(v, 1)} or more` : `Open up to ${fWords(v, 1)} or wider`,
     },
     {
       kind: 'focus',
@@ -105,7 +104,7 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       max: far,
       value: Math.min(settings.focusM ?? far, far),
       setting: (focusM) => ({ focusM: focusM >= far * 0.999 ? null : focusM }),
-      words: (v, way) => `Focus at ${v.toFixed(2)} m or ${way > 0 ? 'farther' : 'closer'}`,
+      words: (v, way) => `Focus at ${fixed(v, 2)} m or ${way > 0 ? 'farther' : 'closer'}`,
     },
   ];
   if (isZoom(lens)) {
@@ -115,7 +114,7 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       max: lens.focalMaxMm,
       value: settings.focalMm,
       setting: (focalMm) => ({ focalMm }),
-      words: (v, way) => `Zoom to ${v.toFixed(1)} mm or ${way > 0 ? 'longer' : 'wider'}`,
+      words: (v, way) => `Zoom to ${mm(v)} or ${way > 0 ? 'longer' : 'wider'}`,
     });
   }
   return rings;
@@ -227,7 +226,7 @@ export function scaleIdea(rig: Rig): Idea | null {
   const scale = rig.settings.postScale * towards(good, 1, 3);
   return {
     kind: 'scale up',
-    words: `Scale up ${((scale - 1) * 100).toFixed(1)} % in post`,
+    words: `Scale up ${fixed((scale - 1) * 100, 1)} % in post`,
     limit: good * rig.settings.postScale,
     change: { settings: { postScale: scale } },
     rig: turned(rig, { postScale: scale }),

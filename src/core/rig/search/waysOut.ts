@@ -15,6 +15,7 @@ import {
   type WayChange,
   type WayKind,
 } from './wayIdeas';
+import { signed } from '../../words/figures';
 
 export interface WayCost {
   /** Light gained (+) or lost (-), stops. */
@@ -50,9 +51,6 @@ function measures(rig: Rig): { light: number; view: number; pixels: number } {
     pixels: delivered.widthPx * delivered.heightPx,
   };
 }
-
-const signed = (v: number, digits: number): string =>
-  `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(digits)}`;
 
 function costWords({ lightStops, view, pixels }: WayCost): string {
   const words: string[] = [];

@@ -1,0 +1,80 @@
+/**
+ * Figures as they are shown, on screens, on paper and in the terminal: one home for digits, units and
+ * signs. A minus is a true minus, and no figure is ever "-0".
+ */
+
+/** A number to so many decimals. */
+export function fixed(value: number, digits: number): string {
+  const text = Math.abs(value).toFixed(digits);
+  return value < 0 && Number(text) !== 0 ? `−${text}` : text;
+}
+
+/** The same without zeros at its end: "1.5", "2". */
+export const short = (value: number, digits: number): string =>
+  String(Number(Math.abs(value).toFixed(digits))).replace(/^/, value < 0 ? '−' : '');
+
+/** With its sign always said; nothing is said of a zero. */
+export function signed(value: number, digits: number): string {
+  const text = fixed(value, digits);
+  return value > 0 && Number(text) !== 0 ? `+${text}` : text;
+}
+
+export const mm = (value: number, digits = 1): string => `${fixed(value, digits)} mm`;
+
+/** Diameter of a circle of some radius: "⌀ 43.3 mm". */
+export const diameterMm = (radiusMm: number, digits = 1): string => `⌀ ${mm(radiusMm * 2, digits)}`;
+
+/** A frame's sides: "36.0 × 24.0 mm". */
+export const sizeMm = (frame: { widthMm: number; heightMm: number }, digits = 1): string =>
+  `${fixed(frame.widthMm, digits)} × ${mm(frame.heightMm, digits)}`;
+
+/** Up to one it is a stop or a part of one, beyond it stops. */
+const unitOfStops = (figure: string): string => {
+  const size = Number(figure.replace(/[+−]/, ''));
+  return size > 0 && size <= 1 ? 'stop' : 'stops';
+};
+
+/** Light in stops: "0.7 stop", "1.0 stop", "2.1 stops". */
+export const stopsWords = (value: number, digits = 1): string => {
+  const figure = fixed(value, digits);
+  return `${figure} ${unitOfStops(figure)}`;
+};
+
+/** Light gained or lost: "+0.99 stop", "−2.0 stops". */
+export const signedStops = (value: number, digits = 1): string => {
+  const figure = signed(value, digits);
+  return `${figure} ${unitOfStops(figure)}`;
+};
+
+/** A distance, finer where it is near; null is infinity. */
+export const metres = (value: number | null): string =>
+  value === null ? '∞' : `${fixed(value, value < 10 ? 2 : 1)} m`;
+
+/** A share as percent: 0.125 is "12.5 %". */
+export const percent = (share: number, digits = 1): string => `${fixed(share * 100, digits)} %`;
+
+export const fWords = (value: number, digits = 2): string => `f/${fixed(value, digits)}`;
+export const tWords = (value: number, digits = 2): string => `T${fixed(value, digits)}`;
+
+/** A factor: "× 1.41". */
+export const times = (value: number, digits = 2): string => `× ${fixed(value, digits)}`;
+
+export const megapixels = (value: number): string => `${fixed(value, 1)} MP`;
+
+/** Line pairs a mm; more than whole ones nobody can tell. */
+export const lpMm = (value: number): string => `${fixed(value, 0)} lp/mm`;
+
+/** Duration of a piece of work: "0.28 s". */
+export const secondsTaken = (ms: number, digits: number): string => `${fixed(ms / 1000, digits)} s`;
+
+/** The size of a file: "340 KB", "1.2 MB". */
+export const bytesWords = (bytes: number): string =>
+  bytes < 1e6 ? `${fixed(bytes / 1000, 0)} KB` : `${fixed(bytes / 1e6, 1)} MB`;
+
+/** A shutter time as people say it: "1/250 s", "2 s". */
+export const shutterWords = (seconds: number): string =>
+  seconds >= 0.4 ? `${short(seconds, 1)} s` : `1/${Math.round(1 / seconds)} s`;
+
+/** "1 frame", "3 frames": a count with its word, which takes an s. */
+export const counted = (count: number, word: string): string =>
+  `${count} ${word}${count === 1 ? '' : 's'}`;

@@ -1,0 +1,38 @@
+/** All the picture says, in words, for those who do not see it. */
+import type { Report } from '@/core/rig/report/evaluate';
+import { CORNER_NAMES, darknessWords, flickerWords } from '@/core/words/corners';
+import { diameterMm, mm } from '@/core/words/figures';
+
+/** A state held to compare with. */
+export interface Ghost {
+  /** What it was: rig and settings, short. */
+  name: string;
+  report: Report;
+}
+
+export const ghostWords = ({ name, report }: Ghost): string =>
+  `pinned: ${name}, ${report.verdict.kind}, halo ${diameterMm(report.coverage.radiiMm.half)}`;
+
+export function stageWords(report: Report): string {
+  const { verdict, coverage, frame, halo } = report;
+  const corners = coverage.cornerStops
+    .map((v, i) => `${CORNER_NAMES[i] ?? ''} ${darknessWords(v)}`)
+    .join(', ');
+  const parts = [
+    `${verdict.kind}. ${verdict.sentence}`,
+    `The sensor plane seen from behind: the halo is ${mm(coverage.radiiMm.half * 2)} across at half light and black beyond ${mm(coverage.radiiMm.black * 2)}.`,
+    `Read-out ${mm(frame.readOut.widthMm)} by ${mm(frame.readOut.heightMm)}, delivered ${mm(frame.delivered.widthMm)} by ${mm(frame.delivered.heightMm)}.`,
+    `Corners: ${corners}.`,
+  ];
+  parts.push(
+    `To cover it the halo would have to be ${mm(coverage.worstCornerRadiusMm * 2)} across.`,
+  );
+  if (frame.travel.xMm > 0)
+    parts.push(
+      `The stabiliser may move the frame by ${mm(frame.travel.xMm)}; ${flickerWords(report.wander.flickerStops)}.`,
+    );
+  if (halo.definitionRadiusMm !== null) {
+    parts.push(`Good definition within a circle ${mm(halo.definitionRadiusMm * 2)} across.`);
+  }
+  return parts.join(' ');
+}
