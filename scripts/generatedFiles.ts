@@ -1,20 +1,21 @@
 /** The content of every generated file, by its path from the project's root. */
+import { createHash } from 'node:crypto';
 import Ajv from 'ajv';
 import standaloneCode from 'ajv/dist/standalone';
 import { tideMill } from '../src/core/demo/tideMill';
 import { writeWorkspace } from '../src/core/exchange/workspaceJson';
-import type { RecordSchema } from '../src/core/kit/records/schema';
+import type { TObject } from '../src/core/kit/records/schema';
 import { rigFileSchema } from '../src/core/kit/records/rigFile';
-import { TABLE_NAMES, workspaceSchema } from '../src/core/kit/records/workspace';
+import { DEFINITIONS, TABLE_NAMES, workspaceSchema } from '../src/core/kit/records/workspace';
 
 const WORKSPACE_ID = 'workspace';
 
 /** The same schema leaning on the workspace's definitions, so that their code is written once. */
-function sharingDefinitions(schema: RecordSchema): RecordSchema {
+function sharingDefinitions(schema: TObject): TObject {
   const { definitions: _, ...rest } = schema;
   return JSON.parse(
     JSON.stringify(rest).replaceAll('#/definitions/', `${WORKSPACE_ID}#/definitions/`),
-  ) as RecordSchema;
+  ) as TObject;
 }
 
 function validatorCode(): string {
@@ -32,7 +33,7 @@ function validatorCode(): string {
   });
   ajv.addSchema({ ...workspaceSchema, $id: WORKSPACE_ID });
   ajv.addSchema({ ...sharingDefinitions(rigFileSchema), $id: 'rigFile' });
-  const recordIds = TABLE_NAMES.map((table) => {
+  const recordIds = [...TABLE_NAMES, 'judgement'].map((table) => {
     ajv.addSchema({ $id: table, $ref: `${WORKSPACE_ID}#/definitions/${table}` });
     return [table, table] as const;
   });
@@ -44,13 +45,20 @@ function validatorCode(): string {
   return `// Generated from the record schemas by npm run generate. Do not edit.\n${code}\n`;
 }
 
+/** Tells whether the schemas have changed since some records were stored. */
+const shapeCode = (): string => {
+  const digest = createHash('sha256').update(JSON.stringify(DEFINITIONS)).digest('hex');
+  return `// Generated from the record schemas by npm run generate. Do not edit.\nexport const SHAPE = '${digest.slice(0, 16)}';\n`;
+};
+
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
 export function generatedFiles(): Record<string, string> {
   return {
     'src/core/kit/checks/generated/validators.js': validatorCode(),
-    'docs/workspace-v1.schema.json': json(workspaceSchema),
+    'src/core/kit/checks/generated/shape.ts': shapeCode(),
+    'docs/workspace.schema.json': json(workspaceSchema),
     'docs/examples/tide-mill.workspace.json': writeWorkspace(tideMill),
-    'docs/rig-v1.schema.json': json(rigFileSchema),
+    'docs/rig.schema.json': json(rigFileSchema),
   };
 }

@@ -10,12 +10,12 @@ import {
 } from '@/core/kit/records/workspace';
 import {
   importItems,
-  isEmpty,
   onlyHere,
   type ImportItem,
   type ImportMode,
   type ItemState,
-} from '@/store/workspace';
+} from '@/store/importing';
+import { isEmpty } from '@/store/load';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { Fold } from '@/ui/controls/Fold';

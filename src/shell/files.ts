@@ -3,7 +3,7 @@ import { checkSize } from '@/core/exchange/json';
 import type { Result } from '@/core/words/problem';
 import type { WorkspaceFile } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
-import { loadWorkspaceFile } from '@/store/workspace';
+import { loadWorkspaceFile } from '@/store/load';
 
 /** Hands a text to the browser as a file to save. */
 export function download(name: string, text: string, type = 'application/json'): void {

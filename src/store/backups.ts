@@ -2,7 +2,8 @@
 import { problemText } from '@/core/words/problem';
 import { TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
 import type { Backup, HaloDatabase } from './db';
-import { importWorkspace, isEmpty, loadWorkspaceFile } from './workspace';
+import { importWorkspace } from './importing';
+import { isEmpty, loadWorkspaceFile } from './load';
 
 /** Reading and writing files is loaded only when a backup is kept or restored. */
 const fileWork = () => import('@/core/exchange/workspaceJson');

@@ -1,8 +1,16 @@
 /** The workspace in the browser's own database. */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import { broughtUp, MIGRATIONS, type Json, type Migrated } from '@/core/kit/checks/migrations';
+import { SHAPE } from '@/core/kit/checks/generated/shape';
 import type { Judgement } from '@/core/kit/records/judgement';
+import { completed } from '@/core/kit/records/schema';
+import {
+  DEFINITIONS,
+  TABLE_NAMES,
+  type TableName,
+  type Tables,
+} from '@/core/kit/records/workspace';
 import type { LightGrid } from '@/core/measure/light/lightGrid';
-import { TABLE_NAMES, type TableName, type Tables } from '@/core/kit/records/workspace';
 
 /** The one record of preferences that counts as part of the workspace. */
 export const JUDGEMENT_ID = 'judgement';
@@ -42,7 +50,7 @@ export interface Backup {
   reason: string;
   /** How many records of each table it holds. */
   counts: Record<TableName, number>;
-  /** The workspace file. */
+  /** The workspace file; it states the version of its records and is brought up when it is read. */
   text: string;
 }
 
@@ -69,53 +77,61 @@ export interface JournalEntry {
   mergeKey: string | null;
 }
 
-/** Gives every record of a table the fields it has not got. */
-const fill = (transaction: Transaction, table: string, fields: object) =>
-  transaction
-    .table<object, string>(table)
-    .toCollection()
-    .modify((record, ref) => {
-      ref.value = { ...fields, ...record };
-    });
-
-/**
- * Version 2 knows more of parts, bodies, lenses, rigs and judgement. Records of version 1 get what is not
- * known, or is at rest, in the new places.
- */
-async function fillNewFields(transaction: Transaction): Promise<void> {
-  await fill(transaction, 'parts', { plate: null, helicoidMm: 0, shiftMm: 0 });
-  await fill(transaction, 'bodies', {
-    stabiliserStops: null,
-    autofocusPoints: [],
-    coverGlass: null,
-  });
-  await fill(transaction, 'lenses', {
-    resolutionLpMm: null,
-    resolutionClass: 'good prime',
-    radioactive: false,
-    price: null,
-  });
-  await fill(transaction, 'preferences', { circle: 'diagonal/1500' });
-  await transaction
-    .table<{ settings: object }, string>('rigs')
-    .toCollection()
-    .modify((rig) => {
-      rig.settings = { postScale: 1, shiftXMm: 0, shiftYMm: 0, helicoidMm: 0, ...rig.settings };
-    });
+/** Which defaults the records have been filled with: the digest of the schemas. */
+interface ShapeRecord {
+  id: typeof SHAPE_ID;
+  shape: string;
 }
+const SHAPE_ID = 'shape';
 
-/** Version 3 knows threads of mounts, mirrors, masses and prices, where data came from, and markings. */
-async function fillSources(transaction: Transaction): Promise<void> {
-  await fill(transaction, 'mounts', { threadMm: null, pitchMm: null, licence: '' });
-  await fill(transaction, 'bodies', {
-    mirrorDepthMm: null,
-    massG: null,
-    price: null,
-    priceNew: null,
-    licence: '',
-  });
-  await fill(transaction, 'lenses', { priceNew: null, estimated: [], licence: '' });
-  await fill(transaction, 'parts', { price: null, priceNew: null });
+/** Tables that came with a version of the records; every version from the first on is in the list. */
+const STORES: Readonly<Record<number, Readonly<Record<string, string>>>> = {
+  1: {
+    mounts: 'id',
+    bodies: 'id',
+    lenses: 'id',
+    parts: 'id',
+    rigs: 'id',
+    preferences: 'id',
+    journal: '++seq, undone',
+  },
+  3: { markings: 'id', backups: '++id, at' },
+  4: { measurements: 'id', grids: 'id, at' },
+};
+
+/** Which migrations speak of a stored record. */
+const sortOf = (table: string, { id }: Json): Migrated | null => {
+  if (table === 'preferences') return id === JUDGEMENT_ID ? 'judgement' : null;
+  return TABLE_NAMES.find((name) => name === table) ?? null;
+};
+
+/** Changes every record the database holds, in its tables and in the steps of its journal. */
+async function changeRecords(
+  transaction: Transaction,
+  change: (sort: Migrated, record: Json) => Json,
+): Promise<void> {
+  const changed = (table: string, record: Json | null): Json | null => {
+    const sort = record && sortOf(table, record);
+    return record && sort ? change(sort, record) : record;
+  };
+  for (const table of RECORD_TABLES.filter((t) => transaction.storeNames.includes(t))) {
+    await transaction
+      .table<Json, string>(table)
+      .toCollection()
+      .modify((record, ref) => {
+        ref.value = changed(table, record) ?? record;
+      });
+  }
+  await transaction
+    .table<{ changes: { table: string; before: Json | null; after: Json | null }[] }>('journal')
+    .toCollection()
+    .modify((entry) => {
+      entry.changes = entry.changes.map((c) => ({
+        ...c,
+        before: changed(c.table, c.before),
+        after: changed(c.table, c.after),
+      }));
+    });
 }
 
 export class HaloDatabase extends Dexie {
@@ -133,22 +149,28 @@ export class HaloDatabase extends Dexie {
 
   constructor(name = 'wandering-halo') {
     super(name);
-    this.version(1).stores({
-      mounts: 'id',
-      bodies: 'id',
-      lenses: 'id',
-      parts: 'id',
-      rigs: 'id',
-      preferences: 'id',
-      journal: '++seq, undone',
+    this.version(1).stores(STORES[1] ?? {});
+    for (const { to } of MIGRATIONS) {
+      this.version(to)
+        .stores(STORES[to] ?? {})
+        .upgrade((transaction) =>
+          changeRecords(transaction, (sort, record) => broughtUp(sort, record, to - 1, to)),
+        );
+    }
+    this.on('ready', () => this.fillDefaults(), true);
+  }
+
+  /** Gives every record the fields its schema has come to have since it was stored. */
+  private async fillDefaults(): Promise<void> {
+    const shapes = this.table<ShapeRecord, string>('preferences');
+    if ((await shapes.get(SHAPE_ID))?.shape === SHAPE) return;
+    await this.transaction('rw', [...RECORD_TABLES, 'journal'], async (transaction) => {
+      await changeRecords(
+        transaction,
+        (sort, record) => completed(DEFINITIONS[sort], record) as Json,
+      );
+      await shapes.put({ id: SHAPE_ID, shape: SHAPE });
     });
-    this.version(2)
-      .stores({})
-      .upgrade((transaction) => fillNewFields(transaction));
-    this.version(3)
-      .stores({ markings: 'id', backups: '++id, at' })
-      .upgrade((transaction) => fillSources(transaction));
-    this.version(4).stores({ measurements: 'id', grids: 'id, at' });
   }
 
   /** The table of a kind of record, as one type for code that serves them all. */

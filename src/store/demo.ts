@@ -1,7 +1,8 @@
 /** The demo workspace, loaded only when it is asked for. */
 import type { HaloDatabase } from './db';
 import { rememberRig } from './lastRig';
-import { importWorkspace, isEmpty, loadWorkspace } from './workspace';
+import { importWorkspace } from './importing';
+import { isEmpty, loadWorkspace } from './load';
 
 /** Loads the demo. It adds to what is there; in an empty program it is the whole workspace. */
 export async function tideMillLoader(db: HaloDatabase): Promise<void> {

@@ -1,4 +1,8 @@
-/** Every change goes through here, whole or not at all, and can be taken back. */
+/** Every change goes through here, checked, whole or not at all, and can be taken back. */
+import sameValue from 'fast-deep-equal';
+import { completed } from '@/core/kit/records/schema';
+import { RECORD_SCHEMAS, TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
+import type { Problem } from '@/core/words/problem';
 import {
   RECORD_TABLES,
   type Change,
@@ -19,6 +23,43 @@ export interface Write<T extends RecordTable = RecordTable> {
   after: Records[T] | null;
 }
 
+/** Thrown where a record is not what its schema admits; nothing was written then. */
+export class RefusedRecord extends Error {
+  override readonly name = 'RefusedRecord';
+  constructor(readonly problems: readonly Problem[]) {
+    super(problems[0]?.sentence ?? '');
+  }
+}
+
+/** The checks weigh more than all else of the store: they are loaded with the first change. */
+const checks = () => import('@/core/kit/checks/validate');
+
+const isTable = (table: RecordTable): table is TableName =>
+  TABLE_NAMES.some((name) => name === table);
+
+/** Refuses records the program would not read again. */
+async function checkAll(writes: readonly Write[]): Promise<void> {
+  const { checkRecord, checkJudgement } = await checks();
+  const problems = writes.flatMap(({ table, id, after }): readonly Problem[] => {
+    if (after === null) return [];
+    if (after.id !== id) {
+      const sentence = `a record "${after.id}" was to be kept as "${id}".`;
+      return [{ code: 'id', path: '/id', sentence }];
+    }
+    const checked = isTable(table)
+      ? checkRecord(table, after)
+      : 'school' in after
+        ? checkJudgement(after)
+        : null;
+    return checked === null || checked.ok ? [] : checked.problems;
+  });
+  if (problems.length > 0) throw new RefusedRecord(problems);
+}
+
+/** Records as they were once kept, completed with what their schemas know more today. */
+const asOfToday = ({ table }: Change, record: Records[RecordTable]): Records[RecordTable] =>
+  isTable(table) ? (completed(RECORD_SCHEMAS[table], record) as Records[RecordTable]) : record;
+
 async function put(
   db: HaloDatabase,
   changes: readonly Change[],
@@ -27,11 +68,9 @@ async function put(
   for (const change of changes) {
     const record = change[side];
     if (record === null) await db.records(change.table).delete(change.id);
-    else await db.records(change.table).put(record);
+    else await db.records(change.table).put(asOfToday(change, record));
   }
 }
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** One transaction over every table a change may touch. */
 const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
@@ -44,19 +83,21 @@ interface StepKind {
 }
 
 /**
- * Writes all of `writes` as one step. Answers false where nothing differs from what is there.
+ * Writes all of `writes` as one step. Answers false where nothing differs from what is there; throws
+ * RefusedRecord where a record does not pass its checks.
  */
-export function commit(
+export async function commit(
   db: HaloDatabase,
   label: string,
   writes: readonly Write[],
   kind: StepKind = {},
 ): Promise<boolean> {
+  await checkAll(writes);
   return inOne(db, async () => {
     const changes: Change[] = [];
     for (const { table, id, after } of writes) {
       const before = (await db.records(table).get(id)) ?? null;
-      if (!same(before, after)) changes.push({ table, id, before, after });
+      if (!sameValue(before, after)) changes.push({ table, id, before, after });
     }
     if (changes.length === 0) return false;
     await put(db, changes, 'after');
@@ -64,6 +105,21 @@ export function commit(
     await record(db, label, changes, kind);
     return true;
   });
+}
+
+const ofSameRecord =
+  ({ table, id }: Change) =>
+  (other: Change): boolean =>
+    other.table === table && other.id === id;
+
+/** Two steps as one: each record from before the first to after the last that touched it. */
+function merged(first: readonly Change[], second: readonly Change[]): Change[] {
+  const only = first.filter((change) => !second.some(ofSameRecord(change)));
+  const both = second.map((change) => {
+    const earlier = first.find(ofSameRecord(change));
+    return earlier ? { ...change, before: earlier.before } : change;
+  });
+  return [...only, ...both];
 }
 
 async function record(
@@ -75,13 +131,7 @@ async function record(
   const at = Date.now();
   const last = await db.journal.orderBy('seq').last();
   if (mergeKey !== null && last?.mergeKey === mergeKey && at - last.at < MERGE_MS) {
-    const merged = changes.map((change) => ({
-      ...change,
-      before:
-        last.changes.find((c) => c.table === change.table && c.id === change.id)?.before ??
-        change.before,
-    }));
-    await db.journal.update(last.seq, { at, changes: merged });
+    await db.journal.update(last.seq, { at, changes: merged(last.changes, changes) });
     return;
   }
   await db.journal.add({ label, at, changes, undone: 0, mergeKey, ...(origin && { origin }) });

@@ -6,10 +6,9 @@ import { readFileSync } from 'node:fs';
 import { tideMill } from '@/core/demo/tideMill';
 import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { JsonSchema } from '@/core/kit/records/schema';
 import { checkRecord } from '@/core/kit/checks/validate';
 import {
-  DEFINITIONS,
+  RECORD_SCHEMAS,
   EMPTY_WORKSPACE,
   WORKSPACE_FORMAT,
   type Workspace,
@@ -18,16 +17,10 @@ import { arbitraryOf } from '../../tests/support/arbitraries';
 import { keepBackup, listBackups, restoreBackup, surplus } from './backups';
 import { HaloDatabase } from './db';
 import { changedHere, commit, redo, steps, undo } from './journal';
-import { storageSentence } from './troubles';
-import {
-  importItems,
-  importWorkspace,
-  isEmpty,
-  loadWorkspace,
-  loadWorkspaceFile,
-  onlyHere,
-  setJudgement,
-} from './workspace';
+import { troubleSentence } from './troubles';
+import { importItems, importWorkspace, onlyHere } from './importing';
+import { isEmpty, loadWorkspace, loadWorkspaceFile } from './load';
+import { setJudgement } from './judgement';
 
 let db: HaloDatabase;
 let count = 0;
@@ -187,7 +180,7 @@ describe('importing a workspace', () => {
   it('any workspace goes through the database and out again without loss', async () => {
     const anyRecords = (table: KitTable) =>
       fc
-        .array(arbitraryOf(DEFINITIONS[table] as JsonSchema), { maxLength: 3 })
+        .array(arbitraryOf(RECORD_SCHEMAS[table]), { maxLength: 3 })
         .map((records) => records.map((r, i) => ({ ...(r as object), id: `${table}-${i}` })));
     const kits = fc.record({
       mounts: anyRecords('mounts'),
@@ -311,7 +304,7 @@ describe('storage troubles', () => {
   ])('%s is said plainly', (name, sentence) => {
     const inner = Object.assign(new Error('inner'), { name });
     expect(
-      storageSentence(Object.assign(new Error('outer'), { name: 'AbortError', inner })),
+      troubleSentence(Object.assign(new Error('outer'), { name: 'AbortError', inner })),
     ).toMatch(sentence);
   });
 });

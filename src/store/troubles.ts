@@ -1,22 +1,60 @@
-/** What went wrong with the browser's storage, said plainly. */
+/** What went wrong, said plainly and of the right thing. */
+import { WorkerLost } from '@/workers/door';
+import { RefusedRecord } from './journal';
+import { problemText } from '@/core/words/problem';
 
-/** A sentence for an error the database threw. Nothing was changed when one is thrown. */
-export function storageSentence(error: unknown): string {
+/** Names of an error and of those it wraps. */
+function namesOf(error: unknown): string[] {
   const names: string[] = [];
   for (let e: unknown = error; e instanceof Error; e = (e as { inner?: unknown }).inner)
     names.push(e.name);
-  if (names.includes('QuotaExceededError')) {
+  return names;
+}
+
+/** Names by which a browser's database says that it cannot be opened at all. */
+const NO_STORAGE = ['MissingAPIError', 'OpenFailedError', 'InvalidStateError', 'UnknownError'];
+/** Names by which it says that a change did not go through. */
+const NOT_WRITTEN = [
+  'AbortError',
+  'BulkError',
+  'ConstraintError',
+  'DatabaseClosedError',
+  'DataCloneError',
+  'DataError',
+  'ModifyError',
+  'PrematureCommitError',
+  'ReadOnlyError',
+  'TimeoutError',
+  'TransactionInactiveError',
+];
+
+/** A sentence for an error of the database; null where it is not one. Nothing was changed then. */
+function storageSentence(error: unknown): string | null {
+  const names = namesOf(error);
+  const said = (of: readonly string[]) => names.some((n) => of.includes(n));
+  if (said(['QuotaExceededError'])) {
     return 'The browser has no room left for this; nothing was changed. Save the workspace to a file, then free some space.';
   }
-  if (names.includes('VersionError')) {
+  if (said(['VersionError'])) {
     return 'This workspace was last opened by a newer version of the program; nothing was changed. Open it with that version.';
   }
-  if (
-    names.some((n) =>
-      ['MissingAPIError', 'OpenFailedError', 'InvalidStateError', 'UnknownError'].includes(n),
-    )
-  ) {
+  if (said(NO_STORAGE)) {
     return 'The browser does not let this page keep data, perhaps because of a private window; nothing was changed.';
   }
-  return 'The change could not be stored; nothing was changed. Try again, and save the workspace to a file.';
+  return said(NOT_WRITTEN)
+    ? 'The change could not be stored; nothing was changed. Try again, and save the workspace to a file.'
+    : null;
+}
+
+/** A sentence for whatever was thrown. */
+export function troubleSentence(error: unknown): string {
+  if (error instanceof RefusedRecord)
+    return `Nothing was changed: ${problemText(error.problems, 2)}`;
+  if (error instanceof WorkerLost)
+    return 'The part of the program that works this out stopped, perhaps for want of memory; nothing was changed. Try again.';
+  const cause = error instanceof Error ? error.message : String(error);
+  return (
+    storageSentence(error) ??
+    `Something went wrong in the program itself: ${cause || 'it does not say what'}. Reload the page; what was stored is safe.`
+  );
 }

@@ -4,8 +4,9 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { db } from './instance';
 import { steps, type Steps } from './journal';
-import { storageSentence } from './troubles';
-import { loadKit, readJudgement } from './workspace';
+import { troubleSentence } from './troubles';
+import { loadKit } from './load';
+import { readJudgement } from './judgement';
 
 export type OpenWorkspace =
   | { state: 'opening' }
@@ -16,7 +17,7 @@ export type OpenWorkspace =
 function useOpening(): string | null {
   const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => {
-    db.open().catch((error: unknown) => setTrouble(storageSentence(error)));
+    db.open().catch((error: unknown) => setTrouble(troubleSentence(error)));
   }, []);
   return trouble;
 }

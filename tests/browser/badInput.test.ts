@@ -166,9 +166,9 @@ describe('the API of the running program', () => {
   });
 
   it('publishes its schemas', async () => {
-    const workspace = await fetch(`${inject('demoUrl')}/schema/workspace-v1.json`);
+    const workspace = await fetch(`${inject('demoUrl')}/schema/workspace.json`);
     expect(await workspace.json()).toMatchObject({ title: 'workspace' });
-    const rig = await fetch(`${inject('demoUrl')}/schema/rig-v1.json`);
+    const rig = await fetch(`${inject('demoUrl')}/schema/rig.json`);
     expect(await rig.json()).toMatchObject({ title: 'rig file' });
   });
 

@@ -1,7 +1,7 @@
 /** Random values that a JSON Schema of ours admits, extremes first. */
 import fc from 'fast-check';
 import type { JsonSchema } from '@/core/kit/records/schema';
-import { DEFINITIONS } from '@/core/kit/records/workspace';
+import { definitionAt } from '@/core/kit/records/workspace';
 
 const num = (v: unknown, fallback: number): number => (typeof v === 'number' ? v : fallback);
 
@@ -26,8 +26,7 @@ function objects(schema: JsonSchema): fc.Arbitrary<unknown> {
 /** An arbitrary of everything `schema` admits, with every field filled in. */
 export function arbitraryOf(schema: JsonSchema): fc.Arbitrary<unknown> {
   if (typeof schema.$ref === 'string') {
-    const name = schema.$ref.slice(schema.$ref.lastIndexOf('/') + 1);
-    return arbitraryOf(DEFINITIONS[name] as JsonSchema);
+    return arbitraryOf(definitionAt(schema.$ref) ?? {});
   }
   if (schema.const !== undefined) return fc.constant(schema.const);
   if (Array.isArray(schema.enum)) return fc.constantFrom(...(schema.enum as unknown[]));

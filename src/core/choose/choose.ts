@@ -1,5 +1,5 @@
 /** From a whole kit: which rigs can do a job, and why the others cannot. */
-import type { VerdictKind } from '../frame/coverage';
+import { betterVerdict, type VerdictKind } from '../frame/coverage';
 import { deliveredFrame } from '../frame/pipeline';
 import type { Body, Mode } from '../kit/records/body';
 import type { Judgement } from '../kit/records/judgement';
@@ -158,8 +158,6 @@ function focalsIn({ lens, chain }: Combination, job: Job, crop: number): number[
   return Array.from({ length: TRIES }, (_, i) => from * (to / from) ** (i / (TRIES - 1)));
 }
 
-const BEST_FIRST: readonly VerdictKind[] = ['Clear', 'Shaded', 'Clipped', 'Keyhole'];
-
 function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit: Kit): Candidate {
   const { body, mode, lens, chain } = combination;
   const frame = deliveredFrame(mode, {
@@ -215,7 +213,7 @@ function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit:
       settings,
     };
     const { kind } = verdictOf(rig);
-    if (best === null || BEST_FIRST.indexOf(kind) < BEST_FIRST.indexOf(best)) best = kind;
+    best = best === null ? kind : betterVerdict(best, kind);
     if (kind === 'Clear') clearAt.push(light.focalMm * crop);
   }
   return concluded({ ...candidate, tStop: fastest }, best, clearAt, job);

@@ -2,10 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
 import { KIT_TABLES, type KitTable } from '../kit/fields/fieldTypes';
-import type { JsonSchema } from '../kit/records/schema';
 import { markingExample, type Marking } from '../kit/records/marking';
 import { checkRecord } from '../kit/checks/validate';
-import { DEFINITIONS, type Tables } from '../kit/records/workspace';
+import { RECORD_SCHEMAS, type Tables } from '../kit/records/workspace';
 import { arbitraryOf } from '../../../tests/support/arbitraries';
 import { guessMapping, readRows, readSheet, writeCsv } from './csv';
 
@@ -38,7 +37,7 @@ describe('CSV', () => {
       { requiredKeys: [] },
     );
     const plausible = fc
-      .tuple(arbitraryOf(DEFINITIONS[table] as JsonSchema), unknown)
+      .tuple(arbitraryOf(RECORD_SCHEMAS[table]), unknown)
       .map(([record, more]) => ({ ...(record as object), ...more }))
       // Through JSON, as every record has come: it knows no negative zero.
       .map((record) => JSON.parse(JSON.stringify(record)) as Tables[KitTable])

@@ -1,6 +1,6 @@
 /** Tables as CSV, out and back without loss. */
 import Papa from 'papaparse';
-import { valueAt, withValueAt } from '../kit/fields/fields';
+import { valueAt, withValueAt } from '../kit/fields/paths';
 import type { KitTable } from '../kit/fields/fieldTypes';
 import { markingIn, type Marking } from '../kit/records/marking';
 import { fail, ok, problemText, type Result } from '../words/problem';

@@ -3,7 +3,7 @@ import type { KitTable } from '../kit/fields/fieldTypes';
 import { FIELDS } from '../kit/fields/fieldTables';
 import type { Unit } from '../kit/fields/quantity';
 import type { JsonSchema } from '../kit/records/schema';
-import { DEFINITIONS } from '../kit/records/workspace';
+import { RECORD_SCHEMAS } from '../kit/records/workspace';
 
 export interface Column {
   /** Place in the record, with dots; also the column's heading. */
@@ -53,7 +53,7 @@ function columnsUnder(table: KitTable, schema: JsonSchema, before: string): Colu
   );
 }
 
-export const schemaOf = (table: KitTable): JsonSchema => DEFINITIONS[table] as JsonSchema;
+export const schemaOf = (table: KitTable): JsonSchema => RECORD_SCHEMAS[table];
 
 export const columnsOf = (table: KitTable): Column[] => columnsUnder(table, schemaOf(table), '');
 

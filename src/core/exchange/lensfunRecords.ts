@@ -1,7 +1,7 @@
 /** Entries of the Lensfun database as records of a kit; vignetting calibrations as falloff samples. */
 import { lightAt, type Halo } from '../halo/rims';
 import type { Body } from '../kit/records/body';
-import { bodyOf, FRESH_MODE } from '../kit/records/freshBody';
+import { bodyOf, FRESH_MODE } from '../kit/records/body';
 import type { HaloSample } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
 import { markingIn, type Marking } from '../kit/records/marking';

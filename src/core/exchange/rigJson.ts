@@ -1,23 +1,30 @@
 /** A rig as a self-contained JSON file: the body of the API and the argument of the command line. */
-import { migrate, type FormatHistory } from '../kit/checks/migrate';
+import { migrated, type FileFormat } from '../kit/checks/migrations';
 import { fail, ok, type Result } from '../words/problem';
-import { RIG_FORMAT, RIG_VERSION, type RigFile } from '../kit/records/rigFile';
+import { RIG_FORMAT, type RigFile } from '../kit/records/rigFile';
 import { checkRigFile } from '../kit/checks/validate';
+import { RECORDS_VERSION } from '../kit/records/version';
 import type { WorkspaceFile } from '../kit/records/workspace';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig/rig';
 
-const RIG_HISTORY: FormatHistory = {
+const RIG_FILE: FileFormat = {
   format: RIG_FORMAT,
   word: 'rig',
-  version: RIG_VERSION,
-  steps: {},
+  itself: 'rigs',
+  places: {
+    body: 'bodies',
+    lens: 'lenses',
+    parts: 'parts',
+    mounts: 'mounts',
+    judgement: 'judgement',
+  },
 };
 
 /** A parsed rig file as a rig, or why it is none. */
 export function rigOfFile(data: unknown): Result<Rig> {
-  const migrated = migrate(data, RIG_HISTORY);
-  if (!migrated.ok) return migrated;
-  const checked = checkRigFile(migrated.value);
+  const today = migrated(data, RIG_FILE);
+  if (!today.ok) return today;
+  const checked = checkRigFile(today.value);
   if (!checked.ok) return checked;
   const file = checked.value;
   const mode = file.body.modes.find((m) => m.id === file.modeId);
@@ -44,7 +51,7 @@ export function rigFileOf(rig: Rig): RigFile {
   ]);
   return {
     format: RIG_FORMAT,
-    version: RIG_VERSION,
+    version: RECORDS_VERSION,
     name: rig.name,
     body: rig.body,
     modeId: rig.mode.id,

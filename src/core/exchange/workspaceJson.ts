@@ -1,20 +1,23 @@
 /** The workspace as a JSON file, out and back. */
-import { migrate, type FormatHistory } from '../kit/checks/migrate';
+import { migrated, type FileFormat } from '../kit/checks/migrations';
 import type { Result } from '../words/problem';
 import { checkWorkspace } from '../kit/checks/validate';
 import {
+  TABLE_NAMES,
   WORKSPACE_FORMAT,
-  WORKSPACE_VERSION,
   type Workspace,
   type WorkspaceFile,
 } from '../kit/records/workspace';
+import { RECORDS_VERSION } from '../kit/records/version';
 import { parseJson } from './json';
 
-const WORKSPACE_HISTORY: FormatHistory = {
+const WORKSPACE_FILE: FileFormat = {
   format: WORKSPACE_FORMAT,
   word: 'workspace',
-  version: WORKSPACE_VERSION,
-  steps: {},
+  places: {
+    ...Object.fromEntries(TABLE_NAMES.map((table) => [table, table])),
+    judgement: 'judgement',
+  },
 };
 
 const named = (name: string, result: Result<never>): Result<never> =>
@@ -29,9 +32,9 @@ const named = (name: string, result: Result<never>): Result<never> =>
 export function readWorkspace(text: string, name = 'the file'): Result<WorkspaceFile> {
   const parsed = parseJson(text, name);
   if (!parsed.ok) return parsed;
-  const migrated = migrate(parsed.value, WORKSPACE_HISTORY);
-  if (!migrated.ok) return named(name, migrated);
-  const checked = checkWorkspace(migrated.value);
+  const today = migrated(parsed.value, WORKSPACE_FILE);
+  if (!today.ok) return named(name, today);
+  const checked = checkWorkspace(today.value);
   return checked.ok ? checked : named(name, checked);
 }
 
@@ -40,7 +43,7 @@ export function writeWorkspace(workspace: Workspace): string {
   const file: WorkspaceFile = {
     ...workspace,
     format: WORKSPACE_FORMAT,
-    version: WORKSPACE_VERSION,
+    version: RECORDS_VERSION,
   };
   const { format, version, ...rest } = file;
   return `${JSON.stringify({ format, version, ...rest }, null, 2)}\n`;

@@ -13,9 +13,13 @@ import {
   type Travel,
 } from './geometry';
 
-export type VerdictKind = 'Clear' | 'Shaded' | 'Clipped' | 'Keyhole';
 /** Best first. */
-export const VERDICT_KINDS: readonly VerdictKind[] = ['Clear', 'Shaded', 'Clipped', 'Keyhole'];
+export const VERDICT_KINDS = ['Clear', 'Shaded', 'Clipped', 'Keyhole'] as const;
+export type VerdictKind = (typeof VERDICT_KINDS)[number];
+
+/** The better of two verdicts. */
+export const betterVerdict = (a: VerdictKind, b: VerdictKind): VerdictKind =>
+  VERDICT_KINDS.indexOf(a) <= VERDICT_KINDS.indexOf(b) ? a : b;
 
 /** Below this share of the frame lit through the rims, the frame looks through a keyhole. */
 export const KEYHOLE_SHARE = 0.85;

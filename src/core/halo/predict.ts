@@ -2,8 +2,14 @@
  * The halo of a bare lens at a zoom, aperture and focus setting, from its samples or, without any, from
  * what is usual for its kind.
  */
-import { EVIDENCE_KINDS, type EvidenceKind, type HaloSample } from '../kit/records/haloSample';
-import type { Lens } from '../kit/records/lens';
+import {
+  EVIDENCE_KINDS,
+  isOneFrame,
+  type EvidenceKind,
+  type HaloSample,
+} from '../kit/records/haloSample';
+import { pupilOf, type Lens } from '../kit/records/lens';
+import { extendedMagnification, pupilScale, workingFNumber } from '../optics/closeUp';
 import { diagonalMm } from '../optics/formats';
 import { focusMagnification } from '../optics/view';
 import { pchip, type Curve } from '../maths/monotone';
@@ -122,6 +128,14 @@ function curvesOf(lens: Lens): Curves | null {
 export const lensMagnification = (lens: Lens, focalMm: number, focusM: number | null): number =>
   focusMagnification(focalMm, focusM, lens.maxMagnification ?? 1);
 
+/** Magnification at a setting, by ring and extension together. */
+export const workingMagnification = (lens: Lens, setting: Setting): number =>
+  extendedMagnification(
+    setting.focalMm,
+    setting.extensionMm ?? 0,
+    lensMagnification(lens, setting.focalMm, setting.focusM),
+  );
+
 /**
  * Growth of the edge radius with focus: 1 + m/P where the whole lens moves; where groups move inside only
  * an extension counts.
@@ -133,7 +147,7 @@ export function focusScale(
   extensionMm = 0,
 ): number {
   const own = lens.focusing === 'internal' ? 0 : lensMagnification(lens, focalMm, focusM);
-  return 1 + (own + extensionMm / focalMm) / (lens.pupilMagnification ?? 1);
+  return pupilScale(extendedMagnification(focalMm, extensionMm, own), pupilOf(lens));
 }
 
 function nearestSamples(curves: Curves, logFocal: number): HaloSample[] {
@@ -176,7 +190,7 @@ function doubtsAndSigma(
   const gapStops = Math.max(
     ...near.map((s) => Math.abs(2 * Math.log2(setting.fNumber / s.fNumber))),
   );
-  if (near.some((s) => s.evidence.kind === 'measured' && s.rear === null) && gapStops > 0.5) {
+  if (near.some((s) => isOneFrame(s.evidence)) && gapStops > 0.5) {
     variance += (SINGLE_FRAME_SIGMA_MM * Math.min(1, gapStops / 4)) ** 2;
     doubts.push('measured at one aperture only; a second frame at f/8 would settle the others');
   }
@@ -225,8 +239,8 @@ export function predictHalo(lens: Lens, setting: Setting): Halo {
   const { focalMm, fNumber, focusM, extensionMm = 0 } = setting;
   const curves = curvesOf(lens);
   const scale = focusScale(lens, focalMm, focusM, extensionMm);
-  const m = lensMagnification(lens, focalMm, focusM) + extensionMm / focalMm;
-  const coneTangent = 1 / (2 * fNumber * (1 + m / (lens.pupilMagnification ?? 1)));
+  const m = workingMagnification(lens, setting);
+  const coneTangent = 1 / (2 * workingFNumber(fNumber, m, pupilOf(lens)));
   if (!curves) return priorHalo(lens, focalMm, fNumber, scale, coneTangent);
   const x = Math.log(focalMm);
   const rims = [rim('front', curves.frontEdge(x) * scale, curves.frontSoftnessN(x) / fNumber)];

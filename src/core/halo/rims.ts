@@ -37,7 +37,10 @@ const modelSoftness = (rim: Rim): number =>
 /* The discs' centres lie on one line, so the square of each half-chord is -x² + (2 c x + ρ² - c²):
    a common parabola plus a straight line. The shortest chord follows the lowest line, and the lowest of
    some lines is a chain of straight pieces of falling slope. Each piece integrates in closed form. */
-const MOST_DISCS = 16;
+/** More rims than any train has: a lens has two, and each of its parts one. */
+export const MOST_RIMS = 15;
+const MOST_DISCS = MOST_RIMS + 1;
+/* Laid out anew for each radius and read within the same call: nothing here may be called from within. */
 const centreOf = new Float64Array(MOST_DISCS);
 const radiusOf = new Float64Array(MOST_DISCS);
 const interceptOf = new Float64Array(MOST_DISCS);
@@ -60,6 +63,8 @@ function addDisc(centre: number, radius: number): void {
 
 /** Lays out pupil and rims as seen from radius `r`; false when nothing is common to them. */
 function layDiscs(rims: readonly Rim[], r: number): boolean {
+  if (rims.length > MOST_RIMS)
+    throw new RangeError(`at most ${MOST_RIMS} rims, not ${rims.length}`);
   discs = 0;
   span[LEFT] = -1;
   span[RIGHT] = 1;
@@ -67,7 +72,7 @@ function layDiscs(rims: readonly Rim[], r: number): boolean {
   for (const rim of rims) {
     const w = modelSoftness(rim);
     const c = (rim.side === 'front' ? r : -r) / w;
-    if (discs < MOST_DISCS) addDisc(c, rim.edgeRadiusMm / w);
+    addDisc(c, rim.edgeRadiusMm / w);
   }
   return at(span, RIGHT) > at(span, LEFT);
 }

@@ -1,7 +1,6 @@
 /** A lens from the few facts that stand on it; the rest is what is usual, and marked so. */
 import type { FrameSize } from '../optics/formats';
-import { NO_ELECTRONICS } from './records/common';
-import type { Lens } from './records/lens';
+import { lensOf, type Lens } from './records/lens';
 import { markingIn, type Marking } from './records/marking';
 
 export interface LensFacts {
@@ -69,30 +68,12 @@ const ESTIMATED = ['closedFNumber', 'closestFocusM', 'resolutionClass', 'electro
 
 export function quickLens(facts: LensFacts, id: string): Lens {
   const slowest = Math.max(facts.openFNumberWide, facts.openFNumberLong);
-  return {
+  return lensOf({
     id,
     ...facts,
-    character: 'general',
     closedFNumber: Math.max(usualClosed(facts.openFNumberWide), slowest),
-    tStop: null,
     closestFocusM: usualClosestM(facts.focalMaxMm),
-    maxMagnification: null,
-    focusing: 'unknown',
-    pupilMagnification: null,
-    squeeze: 1,
-    definitionRadiusMm: null,
-    electronics: NO_ELECTRONICS,
-    rearProtrusionMm: null,
-    lengthMm: null,
-    massG: null,
-    resolutionLpMm: null,
     resolutionClass: facts.focalMaxMm > facts.focalMinMm ? 'good zoom' : 'good prime',
-    radioactive: false,
-    price: null,
-    priceNew: null,
     estimated: ESTIMATED,
-    licence: '',
-    halo: [],
-    note: '',
-  };
+  });
 }

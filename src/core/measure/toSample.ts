@@ -1,5 +1,5 @@
 /** Measured frames as what a lens knows of its halo. */
-import type { HaloSample } from '../kit/records/haloSample';
+import { isOneFrame, type Evidence, type HaloSample } from '../kit/records/haloSample';
 import type { HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 
@@ -26,7 +26,12 @@ export function sampleFrom(fit: HaloFit, facts: SampleFacts): HaloSample {
   const sigma =
     Math.max(fit.halfLightMm - low, (high ?? fit.halfLightMm + 2) - fit.halfLightMm) /
     NINETY_SIGMAS;
-  const frames = fit.layout.frames;
+  const evidence: Evidence = {
+    kind: 'measured',
+    date: facts.date,
+    frames: fit.layout.frames,
+    source: facts.source,
+  };
   const [front, rear] = fit.rims;
   const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
   const figure = (rim: HaloFit['rims'][number]) => ({
@@ -43,8 +48,12 @@ export function sampleFrom(fit: HaloFit, facts: SampleFacts): HaloSample {
     exitPupilMm: fit.exitPupilMm === null ? null : clamp(fit.exitPupilMm, 5, 10_000),
     centreXMm: clamp(fit.centre.xMm, -50, 50),
     centreYMm: clamp(fit.centre.yMm, -50, 50),
-    edgeSigmaMm: clamp(frames > 1 ? sigma : Math.max(sigma, ONE_FRAME_SIGMA_MM), 0.01, 50),
-    evidence: { kind: 'measured', date: facts.date, frames, source: facts.source },
+    edgeSigmaMm: clamp(
+      isOneFrame(evidence) ? Math.max(sigma, ONE_FRAME_SIGMA_MM) : sigma,
+      0.01,
+      50,
+    ),
+    evidence,
     note: facts.note,
   };
 }

@@ -1,8 +1,8 @@
 /** Crop factors and full-frame equivalents on the basis the user chooses. */
 import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
 
-export type CropBasis = 'diagonal' | 'width' | 'height';
-export const CROP_BASES: readonly CropBasis[] = ['diagonal', 'width', 'height'];
+export const CROP_BASES = ['diagonal', 'width', 'height'] as const;
+export type CropBasis = (typeof CROP_BASES)[number];
 
 /** Crop factor of a frame against 36x24: 43.2666/d, 36/w or 24/h. Dimensionless; < 1 for larger frames. */
 export function cropFactor(frame: FrameSize, basis: CropBasis = 'diagonal'): number {

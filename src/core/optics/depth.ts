@@ -2,15 +2,14 @@
 import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
 
 /** Rules for the circle of confusion. Sources and their differences: docs/optics.md, "Depth of field". */
-export type CircleRule =
-  'diagonal/1500' | 'diagonal/1440' | 'diagonal/1730' | 'diagonal/1000' | '0.03 by crop';
-export const CIRCLE_RULES: readonly CircleRule[] = [
+export const CIRCLE_RULES = [
   'diagonal/1500',
   'diagonal/1440',
   'diagonal/1730',
   'diagonal/1000',
   '0.03 by crop',
-];
+] as const;
+export type CircleRule = (typeof CIRCLE_RULES)[number];
 
 /** Circle of confusion of a frame, mm; the default rule is a 1500th of its diagonal. */
 export function circleOfConfusionMm(frame: FrameSize, rule: CircleRule = 'diagonal/1500'): number {

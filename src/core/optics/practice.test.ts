@@ -1,11 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  closeUpLossStops,
-  extendedMagnification,
-  subjectDistanceMm,
-  workingFNumber,
-} from './closeUp';
+import { extendedMagnification, workingFNumber } from './closeUp';
 import {
   circleOfConfusionMm,
   depthOfField,
@@ -62,11 +57,10 @@ describe('registers', () => {
 
 describe('close up', () => {
   it('extension adds magnification and costs light by the pupil', () => {
-    expect(extendedMagnification(50, 12)).toBeCloseTo(0.24, 12);
+    expect(extendedMagnification(50, 12, 0)).toBeCloseTo(0.24, 12);
     expect(extendedMagnification(50, 12, 0.1)).toBeCloseTo(0.34, 12);
-    expect(subjectDistanceMm(50, 1)).toBe(100);
-    expect(workingFNumber(4, 0.24)).toBeCloseTo(4.96, 12);
-    expect(closeUpLossStops(1)).toBeCloseTo(2, 12);
+    expect(workingFNumber(4, 0.24, 1)).toBeCloseTo(4.96, 12);
+    expect(workingFNumber(4, 0.24, 0.5)).toBeCloseTo(5.92, 12);
   });
 });
 

@@ -24,6 +24,9 @@ export interface TrainLight {
   customaryStops: number | null;
 }
 
+/** f-number the lens itself works at in front of the train: N = N′/M. */
+export const lensFNumberOf = ({ fNumber, factor }: TrainLight): number => fNumber / factor;
+
 /** Product of the factors behind the lens. */
 export const trainFactor = (parts: readonly Part[]): number =>
   parts.reduce((product, part) => (isFront(part) ? product : product * part.factor), 1);

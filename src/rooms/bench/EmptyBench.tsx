@@ -48,7 +48,7 @@ export function EmptyBench({ hasKit, onDemo, onOpen, onNewRig }: EmptyBenchProps
       <Small>
         The demo is made up: a crew of three at an old tide mill, with borrowed glass of all ages. A
         workspace file is JSON; its schema is published at{' '}
-        <a href="/schema/workspace-v1.json">/schema/workspace-v1.json</a>.
+        <a href="/schema/workspace.json">/schema/workspace.json</a>.
       </Small>
     </EmptyPlace>
   );

@@ -9,7 +9,7 @@ import type { Way } from '@/core/rig/search/waysOut';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import { lastRig, rememberRig } from '@/store/lastRig';
-import { storageSentence } from '@/store/troubles';
+import { troubleSentence } from '@/store/troubles';
 import { useLatest } from '@/ui/useLatest';
 
 /** Settings being turned. They hold for one stored record only: a new one from the database ends them. */
@@ -61,7 +61,7 @@ const save = (
   commit(db, label, [{ table: 'rigs', id: after.id, after }], { mergeKey }).catch(
     (error: unknown) => {
       undo();
-      say(storageSentence(error));
+      say(troubleSentence(error));
     },
   );
 };

@@ -1,10 +1,9 @@
 'use client';
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Part } from '@/core/kit/records/part';
 import type { Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
-import type { WaysDoor } from '@/workers/ways.worker';
+import { openWays } from '@/workers/doors';
 
 /** Time between two searches while a ring is being turned, ms: faster nobody reads. */
 const PACE_MS = 150;
@@ -28,27 +27,18 @@ const sameGear = (a: Job, b: Job): boolean =>
  * turned. While a search runs only the newest rig waits. A worker that breaks is opened anew.
  */
 function openSearch(onWays: (ways: readonly Way[]) => void) {
-  let worker: Worker | null = null;
-  let door: Remote<WaysDoor> | null = null;
+  const door = openWays();
   let held: Job | null = null;
   let waiting: Job | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let busy = false;
 
-  const close = () => {
-    worker?.terminate();
-    worker = door = held = null;
-  };
   const answer = async (job: Job) => {
-    worker ??= new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    door ??= wrap<WaysDoor>(worker);
     if (!held || !sameGear(held, job)) {
-      await door.hold(job.rig, job.kit);
+      await door.ask((search) => search.hold(job.rig, job.kit));
       held = job;
     }
-    const ways = await door.waysOut(job.rig.settings);
+    const ways = await door.ask((search) => search.waysOut(job.rig.settings));
     if (ways) onWays(ways);
   };
   const next = () => {
@@ -57,7 +47,11 @@ function openSearch(onWays: (ways: readonly Way[]) => void) {
     waiting = null;
     busy = true;
     answer(job)
-      .catch(close)
+      .catch(() => {
+        // The next worker holds nothing yet.
+        door.close();
+        held = null;
+      })
       .finally(() => {
         timer = setTimeout(() => {
           busy = false;
@@ -73,7 +67,7 @@ function openSearch(onWays: (ways: readonly Way[]) => void) {
     close() {
       waiting = null;
       if (timer !== null) clearTimeout(timer);
-      close();
+      door.close();
     },
   };
 }

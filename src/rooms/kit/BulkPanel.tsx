@@ -2,7 +2,8 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { scalarFields, withValueAt } from '@/core/kit/fields/fields';
+import { withValueAt } from '@/core/kit/fields/paths';
+import { scalarFields } from '@/core/kit/fields/fieldTables';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { byRegister } from '@/core/kit/ladder';
 import { checkRecord } from '@/core/kit/checks/validate';

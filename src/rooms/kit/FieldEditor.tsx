@@ -1,7 +1,7 @@
 'use client';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
-import { valueAt } from '@/core/kit/fields/fields';
+import { valueAt } from '@/core/kit/fields/paths';
 import type { Field, ScalarField } from '@/core/kit/fields/fieldTypes';
 import type { Mount } from '@/core/kit/records/mount';
 import { ActingButton, TextButton } from '@/ui/controls/Buttons';

@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fields/fieldTypes';
-import { isEmpty } from '@/store/workspace';
+import { isEmpty } from '@/store/load';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
 import { fullName } from '@/core/kit/records/body';
 import { hintsFor } from '@/core/kit/checks/completeness';
-import { withValueAt } from '@/core/kit/fields/fields';
+import { withValueAt } from '@/core/kit/fields/paths';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { FIELDS } from '@/core/kit/fields/fieldTables';
 import { byRegister } from '@/core/kit/ladder';

@@ -1,52 +1,28 @@
 /** New records to begin with. Lenses begin with the facts that stand on them. */
-import type { Body } from '@/core/kit/records/body';
-import { NO_ELECTRONICS } from '@/core/kit/records/common';
-import { bodyOf, FRESH_MODE } from '@/core/kit/records/freshBody';
+import { bodyOf, FRESH_MODE, type Body } from '@/core/kit/records/body';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { Marking } from '@/core/kit/records/marking';
-import type { Mount } from '@/core/kit/records/mount';
-import type { Part } from '@/core/kit/records/part';
+import { mountSchema, type Mount } from '@/core/kit/records/mount';
+import { partSchema, type Part } from '@/core/kit/records/part';
+import { completed } from '@/core/kit/records/schema';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';
 
-const freshMount = (id: string): Mount => ({
-  id,
-  name: 'New mount',
-  registerMm: 44,
-  locking: 'bayonet',
-  throatMm: null,
-  threadMm: null,
-  pitchMm: null,
-  aliases: [],
-  licence: '',
-  note: '',
-});
+const freshMount = (id: string): Mount =>
+  completed(mountSchema, { id, name: 'New mount', registerMm: 44 });
 
 const freshBody = (id: string, mountId: string): Body =>
   bodyOf({ id, name: 'New body', mountId, modes: [{ ...FRESH_MODE, id: 'stills' }] });
 
-const freshPart = (id: string, front: string, rear: string): Part => ({
-  id,
-  name: 'New adapter',
-  maker: '',
-  kind: 'plain adapter',
-  frontMountId: front,
-  rearMountId: rear,
-  factor: 1,
-  thicknessMm: 26,
-  transmission: null,
-  fastestFNumber: null,
-  clearDepthMm: null,
-  ownRim: null,
-  plate: null,
-  helicoidMm: 0,
-  shiftMm: 0,
-  designFormat: null,
-  electronics: NO_ELECTRONICS,
-  massG: null,
-  price: null,
-  priceNew: null,
-  note: '',
-});
+const freshPart = (id: string, frontMountId: string, rearMountId: string): Part =>
+  completed(partSchema, {
+    id,
+    name: 'New adapter',
+    kind: 'plain adapter',
+    frontMountId,
+    rearMountId,
+    factor: 1,
+    thicknessMm: 26,
+  });
 
 const freshMarking = (id: string): Marking => ({
   id,

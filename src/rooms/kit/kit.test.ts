@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { scalarFields, valueAt, withValueAt } from '@/core/kit/fields/fields';
+import { valueAt, withValueAt } from '@/core/kit/fields/paths';
+import { scalarFields } from '@/core/kit/fields/fieldTables';
 import { FIELDS } from '@/core/kit/fields/fieldTables';
 import { KIT_TABLES, type Field } from '@/core/kit/fields/fieldTypes';
 import { checkRecord } from '@/core/kit/checks/validate';

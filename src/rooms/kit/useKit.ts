@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import { settledBy, withValueAt } from '@/core/kit/fields/fields';
+import { withValueAt } from '@/core/kit/fields/paths';
+import { stillEstimated } from '@/core/kit/records/lens';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { keepBackup } from '@/store/backups';
@@ -41,7 +42,7 @@ const one = (table: KitTable, records: readonly Tables[KitTable][]): string =>
 /** The record with another value, and no longer an estimate there. */
 function changed(record: Tables[KitTable], path: string, value: unknown): Tables[KitTable] {
   const next = withValueAt(record, path, value);
-  return 'estimated' in next ? { ...next, estimated: settledBy(next, path) } : next;
+  return 'estimated' in next ? { ...next, estimated: stillEstimated(next, path) } : next;
 }
 
 const write = (table: KitTable, after: Tables[KitTable]): Write => ({ table, id: after.id, after });

@@ -1,41 +1,25 @@
 'use client';
-import { wrap, type Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Marking } from '@/core/kit/records/marking';
 import type { Mount } from '@/core/kit/records/mount';
-import type { LensfunDoor, LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
-import type { Tell } from '@/shell/tell';
+import type { LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
+import { guarded, type Tell } from '@/shell/tell';
+import { useDoor } from '@/shell/useDoor';
+import { openLensfun } from '@/workers/doors';
 
 /** The worker that reads database files, and what it read. */
 export function useLensfun() {
   const [reading, setReading] = useState<LensfunReading | null>(null);
   const [busy, setBusy] = useState(false);
-  const open = useRef<{ worker: Worker; door: Remote<LensfunDoor> } | null>(null);
-  useEffect(
-    () => () => {
-      open.current?.worker.terminate();
-      open.current = null;
-    },
-    [],
-  );
-  const door = () => {
-    if (!open.current) {
-      const worker = new Worker(new URL('../../workers/lensfun.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      open.current = { worker, door: wrap<LensfunDoor>(worker) };
-    }
-    return open.current.door;
-  };
+  const door = useDoor(openLensfun);
   const read = (files: readonly File[], tell: Tell) => {
     setBusy(true);
-    door()
-      .read(files)
-      .then(setReading)
-      .catch(() =>
-        tell({ kind: 'trouble', text: 'The files could not be read; nothing was changed.' }),
-      )
-      .finally(() => setBusy(false));
+    guarded(tell, () =>
+      door
+        .ask((worker) => worker.read(files))
+        .then(setReading)
+        .finally(() => setBusy(false)),
+    );
   };
   const take = async (
     keys: readonly string[],
@@ -44,7 +28,7 @@ export function useLensfun() {
   ): Promise<LensfunTaken> => {
     setBusy(true);
     try {
-      return await door().take(keys, mounts, markings);
+      return await door.ask((worker) => worker.take(keys, mounts, markings));
     } finally {
       setBusy(false);
     }

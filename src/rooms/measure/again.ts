@@ -1,27 +1,9 @@
 /** Old entries of the log measured by the method of today; the old figures stay. */
 import type { Measurement } from '@/core/kit/records/measurement';
-import type { FrameMeasure } from '@/core/measure/measureFrame';
-import { METHOD_VERSION } from '@/core/measure/method';
+import { entryFigures } from '@/core/measure/toEntry';
 import { db } from '@/store/instance';
 import { commit, type Write } from '@/store/journal';
 import type { Frames } from './useFrames';
-
-/** An old entry with the figures of today's method, as an entry of its own. */
-const anew = (old: Measurement, m: FrameMeasure): Measurement => ({
-  ...old,
-  id: crypto.randomUUID(),
-  status: m.status === 'measured' ? 'measured' : 'bound',
-  halfLightMm: m.halfLightRadiusMm,
-  lowerBoundMm: m.lowerBoundMm ?? 0,
-  minus1Mm: m.stopRadiiMm[1],
-  minus2Mm: m.stopRadiiMm[2],
-  rims: m.rims.map(({ edgeRadiusMm, softnessMm }) => ({ edgeRadiusMm, softnessMm })),
-  exitPupilMm: m.exitPupilMm,
-  warnings: m.warnings,
-  method: METHOD_VERSION,
-  replacesId: old.id,
-  sampleId: null,
-});
 
 /** Measures the kept light of entries anew, as new entries; answers what was done, in words. */
 export async function measureAgain(
@@ -33,8 +15,16 @@ export async function measureAgain(
     const kept = await db.grids.get(old.id);
     if (!kept) continue;
     const measure = await frames.ask((d) => d.again(kept.grid, old.fNumber));
-    if (measure.status === 'refused') continue;
-    const entry = anew(old, measure);
+    const figures = entryFigures(measure);
+    if (!figures) continue;
+    // An entry of its own: the old figures stay.
+    const entry: Measurement = {
+      ...old,
+      ...figures,
+      id: crypto.randomUUID(),
+      replacesId: old.id,
+      sampleId: null,
+    };
     await db.grids.put({ id: entry.id, at: Date.now(), grid: kept.grid });
     writes.push({ table: 'measurements', id: entry.id, after: entry });
   }

@@ -2,8 +2,7 @@
 import { predictHalo } from '@/core/halo/predict';
 import { haloRadii } from '@/core/halo/radii';
 import type { Measurement } from '@/core/kit/records/measurement';
-import { METHOD_VERSION } from '@/core/measure/method';
-import type { FrameMeasure } from '@/core/measure/measureFrame';
+import { entryFigures } from '@/core/measure/toEntry';
 import { shotFor, type Shot } from '@/core/measure/shotList';
 import { setUp } from '@/core/rig/report/evaluate';
 import { turned } from '@/core/rig/rig';
@@ -55,17 +54,12 @@ export function predictedHalfLight(
   return haloRadii(rig ? setUp(turned(rig, setting)).halo : predictHalo(lens, setting)).half;
 }
 
-const rounded = (v: number): number => Math.round(v * 1000) / 1000;
-const maybe = (v: number | null): number | null => (v === null ? null : rounded(v));
-
-/** A measured frame as an entry of the log. */
+/** A measured frame as an entry of the log; null where there is nothing to enter. */
 export function entryOf(frame: Frame, session: Session, now: string): Measurement | null {
   const { answer } = frame;
   const setting = settingOf(frame, session);
-  if (!answer || !setting || answer.measure.status === 'refused') return null;
-  const m: FrameMeasure = answer.measure;
-  const half = m.halfLightRadiusMm;
-  const [x, y] = m.centreMm ?? [0, 0];
+  const figures = answer && entryFigures(answer.measure);
+  if (!figures || !setting) return null;
   return {
     id: crypto.randomUUID(),
     name: frame.file.name.slice(0, 200),
@@ -75,24 +69,10 @@ export function entryOf(frame: Frame, session: Session, now: string): Measuremen
     partIds: session.parts.map((p) => p.id),
     takenAt: answer.settings.takenAt ?? now,
     ...setting,
+    ...figures,
     sensor: { widthMm: session.mode.widthMm, heightMm: session.mode.heightMm },
     tone: answer.tone,
-    status: m.status === 'measured' ? 'measured' : 'bound',
-    halfLightMm: half && {
-      value: rounded(half.value),
-      low: rounded(half.low),
-      high: rounded(half.high),
-    },
-    lowerBoundMm: rounded(m.lowerBoundMm ?? 0),
-    minus1Mm: maybe(m.stopRadiiMm[1]),
-    minus2Mm: maybe(m.stopRadiiMm[2]),
-    centreXMm: rounded(x),
-    centreYMm: rounded(y),
-    rims: m.rims.map(({ edgeRadiusMm, softnessMm }) => ({ edgeRadiusMm, softnessMm })),
-    exitPupilMm: m.exitPupilMm,
-    predictedHalfLightMm: rounded(predictedHalfLight(session, setting)),
-    warnings: m.warnings,
-    method: METHOD_VERSION,
+    predictedHalfLightMm: predictedHalfLight(session, setting),
     replacesId: null,
     sampleId: null,
     note: '',

@@ -1,8 +1,10 @@
 'use client';
-import { wrap, type Remote } from 'comlink';
-import { useCallback, useEffect, useReducer, useRef } from 'react';
+import { useEffect, useReducer, useRef } from 'react';
 import type { FileOptions } from '@/core/measure/measureFile';
-import type { FrameAnswer, FrameRefusal, MeasureDoor } from '@/workers/measure.worker';
+import { useDoor } from '@/shell/useDoor';
+import { WorkerClosed } from '@/workers/door';
+import { openMeasure } from '@/workers/doors';
+import type { FrameAnswer, FrameRefusal } from '@/workers/measure.worker';
 import { newFrame, type Frame } from './frames';
 
 type Act =
@@ -35,69 +37,27 @@ const isRefusal = (answer: FrameAnswer | FrameRefusal): answer is FrameRefusal =
 
 const BROKEN = 'The measuring stopped on this file; it may be damaged or too large.';
 
-/** What a request to a worker that was closed on purpose fails with. */
-const STOPPED = 'stopped';
-
-/** One worker, opened when first needed, anew after it broke or was stopped. */
-function openDoor() {
-  let worker: Worker | null = null;
-  let door: Remote<MeasureDoor> | null = null;
-  let onBroken: ((reason: Error) => void) | null = null;
-  const fail = (reason: string) => {
-    worker?.terminate();
-    worker = door = null;
-    onBroken?.(new Error(reason));
-    onBroken = null;
-  };
-  return {
-    close: () => fail(STOPPED),
-    /** Asks the worker; fails where the worker breaks or is closed meanwhile. */
-    ask<T>(work: (door: Remote<MeasureDoor>) => Promise<T>): Promise<T> {
-      worker ??= new Worker(new URL('../../workers/measure.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      door ??= wrap<MeasureDoor>(worker);
-      const broken = new Promise<never>((_, reject) => {
-        onBroken = reject;
-      });
-      worker.onerror = () => fail('broken');
-      return Promise.race([work(door), broken]);
-    },
-  };
-}
-
 /** The queue of frames: measured one after another in a worker, so that memory holds one at a time. */
 export function useFrames(options: FileOptions | null) {
   const [frames, act] = useReducer(reduce, []);
-  const door = useRef<ReturnType<typeof openDoor> | null>(null);
+  const door = useDoor(openMeasure);
   const busy = useRef(false);
-  const ask = useCallback(<T>(work: (d: Remote<MeasureDoor>) => Promise<T>) => {
-    door.current ??= openDoor();
-    return door.current.ask(work);
-  }, []);
-  useEffect(
-    () => () => {
-      door.current?.close();
-      door.current = null;
-    },
-    [],
-  );
   const read = useRef(options);
   useEffect(() => {
     // Another sensor or tone makes other figures of the same files.
     if (JSON.stringify(read.current) === JSON.stringify(options)) return;
     read.current = options;
-    door.current?.close();
-    door.current = null;
+    door.close();
     act({ kind: 'again' });
-  }, [options]);
+  }, [options, door]);
   useEffect(() => {
     const next = frames.find((f) => f.state === 'waiting');
     if (!next || busy.current || !options) return;
     busy.current = true;
     const { id, file } = next;
     act({ kind: 'set', id, change: { state: 'measuring' } });
-    ask((d) => d.measure(file, options) as Promise<FrameAnswer | FrameRefusal>)
+    door
+      .ask((worker) => worker.measure(file, options) as Promise<FrameAnswer | FrameRefusal>)
       .then((answer) =>
         act({
           kind: 'set',
@@ -109,7 +69,7 @@ export function useFrames(options: FileOptions | null) {
       )
       .catch((error: unknown) => {
         // Stopped on purpose: it was taken from the list, or waits again already.
-        if (error instanceof Error && error.message === STOPPED) return;
+        if (error instanceof WorkerClosed) return;
         act({ kind: 'set', id, change: { state: 'unread', sentence: BROKEN } });
       })
       .finally(() => {
@@ -117,18 +77,18 @@ export function useFrames(options: FileOptions | null) {
         // A turn of its own, so that the queue moves on whatever became of this one.
         act({ kind: 'set', id, change: {} });
       });
-  }, [frames, options, ask]);
+  }, [frames, options, door]);
   return {
     frames,
-    ask,
+    /** Asks the worker that measures. */
+    ask: door.ask,
     add: (files: readonly File[]) => act({ kind: 'add', frames: files.map(newFrame) }),
     set: (id: string, change: Partial<Frame>) => act({ kind: 'set', id, change }),
     remove: (id: string) => act({ kind: 'remove', id }),
     /** Stops the one in hand and drops those that wait. */
     stop: () => {
       act({ kind: 'stop' });
-      door.current?.close();
-      door.current = null;
+      door.close();
     },
     clear: () => act({ kind: 'clear' }),
   };

@@ -1,5 +1,4 @@
 'use client';
-import { wrap, type Remote } from 'comlink';
 import { useState } from 'react';
 import type { Mount } from '@/core/kit/records/mount';
 import { practiceLens, type PracticeShot } from '@/core/bench-camera/practice';
@@ -8,6 +7,8 @@ import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import { guarded, type Tell } from '@/shell/tell';
 import type { CameraDoor } from '@/workers/camera.worker';
+import type { Door } from '@/workers/door';
+import { openCamera } from '@/workers/doors';
 import type { Session } from './session';
 
 /** The time here, ISO without zone. */
@@ -23,14 +24,12 @@ export interface Hidden {
 }
 
 /** Lends the camera's worker out for some work, and closes it. */
-async function withCamera(work: (camera: Remote<CameraDoor>) => Promise<void>): Promise<void> {
-  const worker = new Worker(new URL('../../workers/camera.worker.ts', import.meta.url), {
-    type: 'module',
-  });
+async function withCamera(work: (camera: Door<CameraDoor>) => Promise<void>): Promise<void> {
+  const camera = openCamera();
   try {
-    await work(wrap<CameraDoor>(worker));
+    await work(camera);
   } finally {
-    worker.terminate();
+    camera.close();
   }
 }
 
@@ -68,7 +67,11 @@ export function usePractice(tell: Tell) {
       try {
         await withCamera(async (camera) => {
           for (const [i, shot] of session.shots.entries())
-            onFile(await camera.take({ ...shotOf(session, shot, i + 1), file, stabiliser }));
+            onFile(
+              await camera.ask((c) =>
+                c.take({ ...shotOf(session, shot, i + 1), file, stabiliser }),
+              ),
+            );
         });
       } finally {
         setTaking(false);
@@ -82,7 +85,7 @@ export function usePractice(tell: Tell) {
         for (const shot of session.shots)
           found.push({
             fNumber: shot.fNumber,
-            halfLightMm: await camera.hiddenHalfLight(shotOf(session, shot, 1)),
+            halfLightMm: await camera.ask((c) => c.hiddenHalfLight(shotOf(session, shot, 1))),
           });
         setHidden(found);
       }),

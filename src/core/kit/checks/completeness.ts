@@ -1,6 +1,7 @@
 /** What a record does not say, and which answers lack it. */
 import type { Body } from '../records/body';
 import type { KitTable } from '../fields/fieldTypes';
+import { isOneFrame } from '../records/haloSample';
 import type { Lens } from '../records/lens';
 import type { Mount } from '../records/mount';
 import { magnifies, type Part } from '../records/part';
@@ -16,7 +17,7 @@ const when = (holds: boolean, path: string, sentence: string): Hint[] =>
   holds ? [{ path, sentence }] : [];
 
 function lensHints(lens: Lens): Hint[] {
-  const oneFrame = lens.halo.some((s) => s.evidence.kind === 'measured' && s.evidence.frames === 1);
+  const oneFrame = lens.halo.some((s) => isOneFrame(s.evidence));
   return [
     ...when(
       lens.halo.length === 0,

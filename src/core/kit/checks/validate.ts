@@ -2,11 +2,14 @@
 import type { ErrorObject, ValidateFunction } from 'ajv';
 import * as validators from './generated/validators';
 import { recordProblems, workspaceProblems } from './plausible';
+import { valueAtKeys } from '../fields/paths';
 import { ok, type Problem, type Result } from '../../words/problem';
+import { judgementSchema, type Judgement } from '../records/judgement';
 import { rigFileSchema, type RigFile } from '../records/rigFile';
 import type { JsonSchema } from '../records/schema';
 import {
-  DEFINITIONS,
+  definitionAt,
+  RECORD_SCHEMAS,
   TABLE_WORDS,
   workspaceSchema,
   type TableName,
@@ -16,15 +19,11 @@ import {
 
 const isObject = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
 
-function valueAt(data: unknown, keys: readonly string[]): unknown {
-  return keys.reduce<unknown>((v, key) => (isObject(v) ? v[key] : undefined), data);
-}
-
 /** Follows a $ref of our own schemas, which all point into the definitions. */
 function deref(schema: JsonSchema): JsonSchema {
   const ref = schema.$ref;
   if (typeof ref !== 'string') return schema;
-  return (DEFINITIONS[ref.slice(ref.lastIndexOf('/') + 1)] as JsonSchema | undefined) ?? schema;
+  return definitionAt(ref) ?? schema;
 }
 
 function schemaAt(root: JsonSchema, keys: readonly string[]): JsonSchema {
@@ -73,7 +72,7 @@ function shown(value: unknown): string {
 function placeWords(data: unknown, keys: readonly string[]): string {
   const [table, index, ...rest] = keys;
   if (table !== undefined && index !== undefined && table in TABLE_WORDS && /^\d+$/.test(index)) {
-    const record = valueAt(data, [table, index]);
+    const record = valueAtKeys(data, [table, index]);
     const name =
       isObject(record) && typeof record.name === 'string' ? ` (${record.name.slice(0, 60)})` : '';
     const words = TABLE_WORDS[table as TableName][0];
@@ -100,7 +99,7 @@ function problemOf(root: JsonSchema, data: unknown, error: ErrorObject): Problem
   return {
     code: error.keyword,
     path: error.instancePath,
-    sentence: `${place ? `${place}: ` : ''}must be ${allowedWords(schemaAt(root, keys))}; it is ${shown(valueAt(data, keys))}.`,
+    sentence: `${place ? `${place}: ` : ''}must be ${allowedWords(schemaAt(root, keys))}; it is ${shown(valueAtKeys(data, keys))}.`,
   };
 }
 
@@ -142,6 +141,10 @@ export const checkRigFile = (data: unknown): Result<RigFile> =>
 
 /** Checks one record of a table. */
 export const checkRecord = <T extends TableName>(table: T, data: unknown): Result<Tables[T]> =>
-  check<Tables[T]>(validators[table], DEFINITIONS[table] as JsonSchema, data, (value) =>
+  check<Tables[T]>(validators[table], RECORD_SCHEMAS[table], data, (value) =>
     recordProblems(table, value, ''),
   );
+
+/** Checks how corners are judged. */
+export const checkJudgement = (data: unknown): Result<Judgement> =>
+  check<Judgement>(validators.judgement, judgementSchema, data, () => []);

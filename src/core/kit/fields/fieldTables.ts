@@ -1,26 +1,87 @@
 /** What of a record can be edited, in the order and the words it is asked for. */
 import {
-  number,
-  maybe,
-  text,
-  choice,
-  flag,
-  mount,
-  NAMES,
-  MONEY,
-  NOTES,
-  size,
-  CONTACTS,
-  rim,
-} from './fieldKinds';
-import type { Field, FieldGroup, KitTable } from './fieldTypes';
-import { FRESH_MODE } from '../records/freshBody';
-import { PART_KINDS } from '../records/part';
+  autofocusPointsSchema,
+  bodySchema,
+  FRESH_MODE,
+  modeSchema,
+  sensorTravelSchema,
+  stabilisationCropSchema,
+} from '../records/body';
+import { frameSizeSchema, plateSchema } from '../records/common';
+import { haloSampleSchema, rimSchema } from '../records/haloSample';
+import { lensSchema } from '../records/lens';
+import { markingSchema } from '../records/marking';
+import { mountSchema } from '../records/mount';
+import { ownRimSchema, partSchema } from '../records/part';
+import { fieldsOf } from './fieldsOf';
+import type { FieldGroup, KitTable, NumberField, ScalarField } from './fieldTypes';
+import type { Unit } from './quantity';
 
-const SAMPLES: Field = {
-  kind: 'list',
-  path: 'halo',
-  label: 'Halo samples',
+const lens = fieldsOf(lensSchema);
+const body = fieldsOf(bodySchema);
+const part = fieldsOf(partSchema);
+const mount = fieldsOf(mountSchema);
+const marking = fieldsOf(markingSchema);
+const sample = fieldsOf(haloSampleSchema);
+const mode = fieldsOf(modeSchema);
+const crop = fieldsOf(stabilisationCropSchema);
+const travel = fieldsOf(sensorTravelSchema);
+const points = fieldsOf(autofocusPointsSchema);
+const rim = fieldsOf(rimSchema);
+const ownRim = fieldsOf(ownRimSchema);
+const glass = fieldsOf(plateSchema);
+const frame = fieldsOf(frameSizeSchema);
+
+/* Fields that several records share: each is asked of the record's own schema, so that it has them. */
+type AsksText<P extends string> = {
+  text: (path: P, label: string, long?: boolean) => ScalarField;
+};
+type AsksNumber<P extends string> = {
+  number: (path: P, label: string, unit?: Unit) => NumberField;
+};
+type Contact = 'focus' | 'aperture' | 'metadata' | 'stabiliser';
+type AsksContacts = {
+  flag: (path: `electronics.${Contact}`, label: string) => ScalarField;
+};
+
+const names = (of: AsksText<'name' | 'maker'>): readonly ScalarField[] => [
+  of.text('name', 'Name'),
+  of.text('maker', 'Maker'),
+];
+
+const money = (of: AsksNumber<'massG' | 'price' | 'priceNew'>): readonly NumberField[] => [
+  of.number('massG', 'Mass', 'g'),
+  of.number('price', 'Price, used'),
+  of.number('priceNew', 'Price, new'),
+];
+
+const notes = (of: AsksText<'note' | 'licence'>): FieldGroup => ({
+  title: 'Notes',
+  fields: [of.text('note', 'Note', true), of.text('licence', 'Licence of the data')],
+});
+
+const contacts = (of: AsksContacts): FieldGroup => ({
+  title: 'Contacts carry',
+  fields: [
+    of.flag('electronics.focus', 'Focus'),
+    of.flag('electronics.aperture', 'Aperture'),
+    of.flag('electronics.metadata', 'Metadata'),
+    of.flag('electronics.stabiliser', 'Stabiliser'),
+  ],
+});
+
+const rimFields = (of: AsksNumber<'edgeRadiusMm' | 'softnessMm'>): readonly NumberField[] => [
+  of.number('edgeRadiusMm', 'Edge radius', 'mm'),
+  of.number('softnessMm', 'Softness', 'mm'),
+];
+
+const GLASS = [
+  glass.number('thicknessMm', 'Thickness', 'mm'),
+  glass.number('index', 'Refractive index'),
+];
+const FRESH_GLASS = { thicknessMm: 2, index: 1.52 };
+
+const SAMPLES = lens.list('halo', 'Halo samples', {
   one: 'sample',
   summary: 'focalMm',
   fresh: {
@@ -38,247 +99,207 @@ const SAMPLES: Field = {
     note: '',
   },
   fields: [
-    number('focalMm', 'Focal length', 'mm'),
-    number('fNumber', 'f-number'),
-    maybe('focusM', 'Focus; empty is infinity', 'm'),
-    ...rim('front.').map((f) => ({ ...f, label: `${f.label}, front rim` })),
-    {
-      kind: 'maybe',
-      path: 'rear',
-      label: 'A second, rear rim',
-      fields: rim(''),
+    sample.number('focalMm', 'Focal length', 'mm'),
+    sample.number('fNumber', 'f-number'),
+    sample.number('focusM', 'Focus; empty is infinity', 'm'),
+    sample.number('front.edgeRadiusMm', 'Edge radius, front rim', 'mm'),
+    sample.number('front.softnessMm', 'Softness, front rim', 'mm'),
+    sample.maybe('rear', 'A second, rear rim', {
+      fields: rimFields(rim),
       fresh: { edgeRadiusMm: 22, softnessMm: 1 },
-    },
-    maybe('exitPupilMm', 'Exit pupil from the sensor', 'mm'),
-    number('centreXMm', 'Centre, right', 'mm'),
-    number('centreYMm', 'Centre, down', 'mm'),
-    number('edgeSigmaMm', 'Edge known to ±', 'mm'),
-    choice('evidence.kind', 'Evidence', ['measured', 'published', 'estimated']),
-    text('evidence.date', 'Date, such as 2026-05-12'),
-    number('evidence.frames', 'Test frames'),
-    text('evidence.source', 'Source'),
-    text('note', 'Note', true),
+    }),
+    sample.number('exitPupilMm', 'Exit pupil from the sensor', 'mm'),
+    sample.number('centreXMm', 'Centre, right', 'mm'),
+    sample.number('centreYMm', 'Centre, down', 'mm'),
+    sample.number('edgeSigmaMm', 'Edge known to ±', 'mm'),
+    sample.choice('evidence.kind', 'Evidence'),
+    sample.text('evidence.date', 'Date, such as 2026-05-12'),
+    sample.number('evidence.frames', 'Test frames'),
+    sample.text('evidence.source', 'Source'),
+    sample.text('note', 'Note', true),
   ],
-};
+});
 
 const LENSES: readonly FieldGroup[] = [
   {
     title: 'What it is',
     fields: [
-      ...NAMES,
-      mount('mountId', 'Mount'),
-      choice('character', 'Kind', ['general', 'macro', 'cine', 'anamorphic']),
-      number('focalMinMm', 'Focal length, short end', 'mm'),
-      number('focalMaxMm', 'Focal length, long end', 'mm'),
-      number('openFNumberWide', 'Widest aperture, short end'),
-      number('openFNumberLong', 'Widest aperture, long end'),
-      number('closedFNumber', 'Smallest aperture'),
-      maybe('tStop', 'T-stop wide open'),
-      ...size('designFormat', 'Made for'),
-      number('squeeze', 'Squeeze'),
+      ...names(lens),
+      lens.mount('mountId', 'Mount'),
+      lens.choice('character', 'Kind'),
+      lens.number('focalMinMm', 'Focal length, short end', 'mm'),
+      lens.number('focalMaxMm', 'Focal length, long end', 'mm'),
+      lens.number('openFNumberWide', 'Widest aperture, short end'),
+      lens.number('openFNumberLong', 'Widest aperture, long end'),
+      lens.number('closedFNumber', 'Smallest aperture'),
+      lens.number('tStop', 'T-stop wide open'),
+      ...lens.size('designFormat', 'Made for'),
+      lens.number('squeeze', 'Squeeze'),
     ],
   },
-  { title: 'Halo', fields: [SAMPLES, maybe('definitionRadiusMm', 'Definition radius', 'mm')] },
+  {
+    title: 'Halo',
+    fields: [SAMPLES, lens.number('definitionRadiusMm', 'Definition radius', 'mm')],
+  },
   {
     title: 'Focus and pupil',
     fields: [
-      number('closestFocusM', 'Closest focus', 'm'),
-      maybe('maxMagnification', 'Greatest magnification'),
-      choice('focusing', 'Focuses', ['unit', 'internal', 'unknown']),
-      maybe('pupilMagnification', 'Pupil magnification'),
+      lens.number('closestFocusM', 'Closest focus', 'm'),
+      lens.number('maxMagnification', 'Greatest magnification'),
+      lens.choice('focusing', 'Focuses'),
+      lens.number('pupilMagnification', 'Pupil magnification'),
     ],
   },
   {
     title: 'Body of the lens',
     fields: [
-      maybe('rearProtrusionMm', 'Rear glass behind the flange', 'mm'),
-      maybe('lengthMm', 'Length', 'mm'),
-      ...MONEY,
-      flag('radioactive', 'Mildly radioactive glass'),
+      lens.number('rearProtrusionMm', 'Rear glass behind the flange', 'mm'),
+      lens.number('lengthMm', 'Length', 'mm'),
+      ...money(lens),
+      lens.flag('radioactive', 'Mildly radioactive glass'),
     ],
   },
   {
     title: 'Sharpness',
     fields: [
-      maybe('resolutionLpMm', 'Resolution in the middle', 'lp/mm'),
-      choice('resolutionClass', 'Or its class', [
-        'kit zoom',
-        'good zoom',
-        'good prime',
-        'top long prime',
-      ]),
+      lens.number('resolutionLpMm', 'Resolution in the middle', 'lp/mm'),
+      lens.choice('resolutionClass', 'Or its class'),
     ],
   },
-  CONTACTS,
-  NOTES,
+  contacts(lens),
+  notes(lens),
 ];
 
-const CROPS: Field = {
-  kind: 'list',
-  path: 'crops',
-  label: 'Stabilisation crops',
+const CROPS = mode.list('crops', 'Stabilisation crops', {
   one: 'crop',
   summary: 'name',
   fresh: { id: '', name: 'electronic', nominal: 1.1, measured: null },
-  fields: [text('name', 'Name'), number('nominal', 'Nominal'), maybe('measured', 'Measured')],
-};
+  fields: [
+    crop.text('name', 'Name'),
+    crop.number('nominal', 'Nominal'),
+    crop.number('measured', 'Measured'),
+  ],
+});
 
-const MODES: Field = {
-  kind: 'list',
-  path: 'modes',
-  label: 'Recording modes',
+const MODES = body.list('modes', 'Recording modes', {
   one: 'mode',
   summary: 'name',
   fresh: { ...FRESH_MODE, id: '' },
   fields: [
-    text('name', 'Name'),
-    choice('use', 'For', ['stills', 'video']),
-    number('widthMm', 'Read-out width', 'mm'),
-    number('heightMm', 'Read-out height', 'mm'),
-    number('widthPx', 'Pixels across', 'px'),
-    number('heightPx', 'Pixels down', 'px'),
-    maybe('recordedWidthPx', 'Recorded across', 'px'),
-    maybe('framesPerSecond', 'Frames a second', 'fps'),
+    mode.text('name', 'Name'),
+    mode.choice('use', 'For'),
+    mode.number('widthMm', 'Read-out width', 'mm'),
+    mode.number('heightMm', 'Read-out height', 'mm'),
+    mode.number('widthPx', 'Pixels across', 'px'),
+    mode.number('heightPx', 'Pixels down', 'px'),
+    mode.number('recordedWidthPx', 'Recorded across', 'px'),
+    mode.number('framesPerSecond', 'Frames a second', 'fps'),
     CROPS,
-    { kind: 'numbers', path: 'digitalZooms', label: 'Digital zooms', unit: '' },
+    mode.numbers('digitalZooms', 'Digital zooms'),
   ],
-};
-
-const GLASS_PLATE: readonly Field[] = [
-  number('thicknessMm', 'Thickness', 'mm'),
-  number('index', 'Refractive index'),
-];
+});
 
 const BODIES: readonly FieldGroup[] = [
-  { title: 'What it is', fields: [...NAMES, mount('mountId', 'Mount')] },
+  { title: 'What it is', fields: [...names(body), body.mount('mountId', 'Mount')] },
   { title: 'Modes', fields: [MODES] },
   {
     title: 'Stabiliser and focus',
     fields: [
-      {
-        kind: 'maybe',
-        path: 'sensorTravel',
-        label: 'The sensor moves',
+      body.maybe('sensorTravel', 'The sensor moves', {
         fresh: { shape: 'disc', xMm: 1.5, yMm: 0 },
         fields: [
-          choice('shape', 'Within a', ['disc', 'box']),
-          number('xMm', 'Travel, right', 'mm'),
-          number('yMm', 'Travel, down', 'mm'),
+          travel.choice('shape', 'Within a'),
+          travel.number('xMm', 'Travel, right', 'mm'),
+          travel.number('yMm', 'Travel, down', 'mm'),
         ],
-      },
-      maybe('stabiliserStops', 'Worth by hand', 'stops'),
-      {
-        kind: 'numbers',
-        path: 'stabiliserFocalsMm',
-        label: 'Focal lengths in its menu',
-        unit: 'mm',
-      },
-      maybe('autofocusLimitFNumber', 'Autofocus up to'),
-      {
-        kind: 'list',
-        path: 'autofocusPoints',
-        label: 'Focus points',
+      }),
+      body.number('stabiliserStops', 'Worth by hand', 'stops'),
+      body.numbers('stabiliserFocalsMm', 'Focal lengths in its menu', 'mm'),
+      body.number('autofocusLimitFNumber', 'Autofocus up to'),
+      body.list('autofocusPoints', 'Focus points', {
         one: 'step',
         summary: 'upToFNumber',
         fresh: { upToFNumber: 5.6, points: 100 },
-        fields: [number('upToFNumber', 'Up to'), number('points', 'Points')],
-      },
+        fields: [points.number('upToFNumber', 'Up to'), points.number('points', 'Points')],
+      }),
     ],
   },
   {
     title: 'Behind the flange',
     fields: [
-      maybe('clearDepthMm', 'Free depth of the sensor bay', 'mm'),
-      maybe('mirrorDepthMm', 'Free depth before the mirror', 'mm'),
-      {
-        kind: 'maybe',
-        path: 'coverGlass',
-        label: 'Cover glass',
-        fields: GLASS_PLATE,
-        fresh: { thicknessMm: 2, index: 1.52 },
-      },
+      body.number('clearDepthMm', 'Free depth of the sensor bay', 'mm'),
+      body.number('mirrorDepthMm', 'Free depth before the mirror', 'mm'),
+      body.maybe('coverGlass', 'Cover glass', { fields: GLASS, fresh: FRESH_GLASS }),
     ],
   },
-  { title: 'In the bag', fields: MONEY },
-  NOTES,
+  { title: 'In the bag', fields: money(body) },
+  notes(body),
 ];
 
 const PARTS: readonly FieldGroup[] = [
   {
     title: 'What it is',
     fields: [
-      ...NAMES,
-      choice('kind', 'Kind', PART_KINDS),
-      mount('frontMountId', 'Takes'),
-      mount('rearMountId', 'Goes on'),
-      number('factor', 'Factor'),
-      number('thicknessMm', 'Thickness', 'mm'),
+      ...names(part),
+      part.choice('kind', 'Kind'),
+      part.mount('frontMountId', 'Takes'),
+      part.mount('rearMountId', 'Goes on'),
+      part.number('factor', 'Factor'),
+      part.number('thicknessMm', 'Thickness', 'mm'),
     ],
   },
   {
     title: 'Glass and rim',
     fields: [
-      maybe('transmission', 'Light it passes, 0 to 1'),
-      maybe('fastestFNumber', 'Fastest f-number it passes'),
-      {
-        kind: 'maybe',
-        path: 'ownRim',
-        label: 'A rim of its own',
+      part.number('transmission', 'Light it passes, 0 to 1'),
+      part.number('fastestFNumber', 'Fastest f-number it passes'),
+      part.maybe('ownRim', 'A rim of its own', {
         fresh: { edgeRadiusMm: 21, softnessMm: 2, fNumber: 2 },
-        fields: [...rim(''), number('fNumber', 'At f-number')],
-      },
-      {
-        kind: 'maybe',
-        path: 'plate',
-        label: 'Plane glass',
-        fields: GLASS_PLATE,
-        fresh: { thicknessMm: 2, index: 1.52 },
-      },
-      {
-        kind: 'maybe',
-        path: 'designFormat',
-        label: 'Made for a format',
-        fields: [number('widthMm', 'Width', 'mm'), number('heightMm', 'Height', 'mm')],
+        fields: [...rimFields(ownRim), ownRim.number('fNumber', 'At f-number')],
+      }),
+      part.maybe('plate', 'Plane glass', { fields: GLASS, fresh: FRESH_GLASS }),
+      part.maybe('designFormat', 'Made for a format', {
+        fields: [frame.number('widthMm', 'Width', 'mm'), frame.number('heightMm', 'Height', 'mm')],
         fresh: { widthMm: 36, heightMm: 24 },
-      },
+      }),
     ],
   },
   {
     title: 'How it is built',
     fields: [
-      maybe('clearDepthMm', 'Free depth for rear glass', 'mm'),
-      number('helicoidMm', 'Helicoid runs out', 'mm'),
-      number('shiftMm', 'Shifts to each side', 'mm'),
-      ...MONEY,
+      part.number('clearDepthMm', 'Free depth for rear glass', 'mm'),
+      part.number('helicoidMm', 'Helicoid runs out', 'mm'),
+      part.number('shiftMm', 'Shifts to each side', 'mm'),
+      ...money(part),
     ],
   },
-  CONTACTS,
-  { title: 'Notes', fields: [text('note', 'Note', true)] },
+  contacts(part),
+  { title: 'Notes', fields: [part.text('note', 'Note', true)] },
 ];
 
 const MOUNTS: readonly FieldGroup[] = [
   {
     title: 'What it is',
     fields: [
-      text('name', 'Name'),
-      { kind: 'names', path: 'aliases', label: 'You also call it' },
-      number('registerMm', 'Register', 'mm'),
-      choice('locking', 'Locks by', ['bayonet', 'screw', 'clamp', 'fixed']),
-      maybe('throatMm', 'Throat', 'mm'),
-      maybe('threadMm', 'Thread diameter', 'mm'),
-      maybe('pitchMm', 'Thread pitch', 'mm'),
+      mount.text('name', 'Name'),
+      mount.names('aliases', 'You also call it'),
+      mount.number('registerMm', 'Register', 'mm'),
+      mount.choice('locking', 'Locks by'),
+      mount.number('throatMm', 'Throat', 'mm'),
+      mount.number('threadMm', 'Thread diameter', 'mm'),
+      mount.number('pitchMm', 'Thread pitch', 'mm'),
     ],
   },
-  NOTES,
+  notes(mount),
 ];
 
 const MARKINGS: readonly FieldGroup[] = [
   {
     title: 'What it means',
     fields: [
-      text('name', 'Stands on the barrel'),
-      ...size('designFormat', 'Made for'),
-      text('note', 'Note', true),
+      marking.text('name', 'Stands on the barrel'),
+      ...marking.size('designFormat', 'Made for'),
+      marking.text('note', 'Note', true),
     ],
   },
 ];
@@ -290,3 +311,10 @@ export const FIELDS: Record<KitTable, readonly FieldGroup[]> = {
   mounts: MOUNTS,
   markings: MARKINGS,
 };
+
+/** Fields of a table that hold one value each, for columns and for changing many records at once. */
+export function scalarFields(table: KitTable): ScalarField[] {
+  return FIELDS[table].flatMap((group) =>
+    group.fields.filter((f): f is ScalarField => f.kind !== 'list' && f.kind !== 'maybe'),
+  );
+}

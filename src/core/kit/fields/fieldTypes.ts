@@ -1,6 +1,6 @@
 /** How a field of a record is edited. */
-import type { Unit } from './quantity';
 import type { Tables } from '../records/workspace';
+import type { Unit } from './quantity';
 
 /** Tables edited by field; rigs are put together on the Bench, measurements come from frames. */
 export type KitTable = Exclude<keyof Tables, 'rigs' | 'measurements'>;

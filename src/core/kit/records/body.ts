@@ -1,157 +1,114 @@
 /** A camera body with its recording modes. */
+import { F_NUMBER, ID, LICENCE, MAKER, MASS_G, NAME, NOTE, plateSchema, PRICE } from './common';
 import {
-  F_NUMBER,
-  ID,
-  LICENCE,
-  MAKER,
-  MASS_G,
-  NAME,
-  NOTE,
-  plateSchema,
-  PRICE,
-  type Plate,
-} from './common';
-import { integer, listOf, number, oneOf, record, unknownOr } from './schema';
+  completed,
+  integer,
+  listOf,
+  number,
+  oneOf,
+  record,
+  unknownOr,
+  type Static,
+} from './schema';
 
 /** A stabilisation crop the body can add to a mode. Both figures are kept; the measured one wins. */
-export interface StabilisationCrop {
-  id: string;
-  name: string;
+export const stabilisationCropSchema = record('stabilisation crop', {
+  id: ID,
+  name: NAME,
   /** Linear crop as the maker states it, >= 1. */
-  nominal: number;
+  nominal: number(1, 4),
   /** Linear crop as measured from two frames, >= 1; null until measured. */
-  measured: number | null;
-}
+  measured: unknownOr(number(1, 4)),
+});
+export type StabilisationCrop = Static<typeof stabilisationCropSchema>;
 
 /** A recording mode: the area of the sensor that is read, and what is written. */
-export interface Mode {
-  id: string;
-  name: string;
-  use: 'stills' | 'video';
+export const modeSchema = record('mode', {
+  id: ID,
+  name: NAME,
+  use: oneOf(['stills', 'video'], { default: 'video' }),
   /** Read-out area on the sensor, mm. */
-  widthMm: number;
-  heightMm: number;
+  widthMm: number(0.5, 400),
+  heightMm: number(0.5, 400),
   /** Pixels read. */
-  widthPx: number;
-  heightPx: number;
+  widthPx: integer(16, 100_000),
+  heightPx: integer(16, 100_000),
   /** Pixels across in the recorded file; null where all that are read are recorded. */
-  recordedWidthPx: number | null;
+  recordedWidthPx: unknownOr(integer(16, 100_000)),
   /** Frames per second; null for stills. */
-  framesPerSecond: number | null;
-  crops: StabilisationCrop[];
+  framesPerSecond: unknownOr(number(0.1, 100_000)),
+  crops: listOf(stabilisationCropSchema, 20, { default: [] }),
   /** Digital zoom steps offered, 1 first. */
-  digitalZooms: number[];
-}
+  digitalZooms: listOf(number(1, 8), 40, { default: [1], minItems: 1 }),
+});
+export type Mode = Static<typeof modeSchema>;
+
+/** A mode over the whole of a 36x24 sensor at 24 MP. */
+export const FRESH_MODE: Omit<Mode, 'id'> = {
+  name: 'Stills',
+  use: 'stills',
+  widthMm: 36,
+  heightMm: 24,
+  widthPx: 6000,
+  heightPx: 4000,
+  recordedWidthPx: null,
+  framesPerSecond: null,
+  crops: [],
+  digitalZooms: [1],
+};
 
 /** How far the stabiliser may move the sensor from its rest, mm. */
-export interface SensorTravel {
-  shape: 'disc' | 'box';
+export const sensorTravelSchema = record('sensor travel', {
+  shape: oneOf(['disc', 'box'], { default: 'disc' }),
   /** Radius of the disc, or half-width of the box, mm. */
-  xMm: number;
+  xMm: number(0, 20),
   /** Half-height of the box, mm; ignored for a disc. */
-  yMm: number;
-}
+  yMm: number(0, 20, { default: 0 }),
+});
+export type SensorTravel = Static<typeof sensorTravelSchema>;
 
 /** How many focus points work up to an open f-number. */
-export interface AutofocusPoints {
-  upToFNumber: number;
-  points: number;
-}
+export const autofocusPointsSchema = record('autofocus points', {
+  upToFNumber: F_NUMBER,
+  points: integer(0, 100_000),
+});
+export type AutofocusPoints = Static<typeof autofocusPointsSchema>;
 
-export interface Body {
-  id: string;
-  name: string;
-  maker: string;
-  mountId: string;
-  modes: Mode[];
+export const bodySchema = record('body', {
+  id: ID,
+  name: NAME,
+  maker: MAKER,
+  mountId: ID,
+  modes: listOf(modeSchema, 60, { minItems: 1 }),
   /** Null where the sensor stands still. */
-  sensorTravel: SensorTravel | null;
-  /** What the sensor stabiliser is worth by hand, stops; null where not known. */
-  stabiliserStops: number | null;
+  sensorTravel: unknownOr(sensorTravelSchema),
   /** Slowest open f-number at which autofocus works; null where unknown. */
-  autofocusLimitFNumber: number | null;
+  autofocusLimitFNumber: unknownOr(number(0.5, 128)),
+  /** What the sensor stabiliser is worth by hand, stops; null where not known. */
+  stabiliserStops: unknownOr(number(0, 12)),
   /** Points that still focus up to an open f-number, fastest first; empty where not known. */
-  autofocusPoints: AutofocusPoints[];
+  autofocusPoints: listOf(autofocusPointsSchema, 20, { default: [] }),
   /** Focal lengths the stabiliser menu offers, mm; empty where it takes any. */
-  stabiliserFocalsMm: number[];
+  stabiliserFocalsMm: listOf(number(1, 5000), 200, { default: [] }),
   /** Free depth behind the flange for rear glass, mm; null where unknown. */
-  clearDepthMm: number | null;
+  clearDepthMm: unknownOr(number(0, 200)),
   /** Free depth behind the flange until a mirror swings there, mm; null where there is none or it is unknown. */
-  mirrorDepthMm: number | null;
+  mirrorDepthMm: unknownOr(number(0, 200)),
   /** Cover glass before the sensor; null where not known. */
-  coverGlass: Plate | null;
-  massG: number | null;
+  coverGlass: unknownOr(plateSchema),
+  massG: unknownOr(MASS_G),
   /** Used and new, in the user's own currency; null where not known. */
-  price: number | null;
-  priceNew: number | null;
-  licence: string;
-  note: string;
-}
+  price: unknownOr(PRICE),
+  priceNew: unknownOr(PRICE),
+  licence: LICENCE,
+  note: NOTE,
+});
+export type Body = Static<typeof bodySchema>;
 
-const cropSchema = record<StabilisationCrop>(
-  'stabilisation crop',
-  { id: ID, name: NAME, nominal: number(1, 4), measured: unknownOr(number(1, 4)) },
-  ['id', 'name', 'nominal'],
-);
-
-const modeSchema = record<Mode>(
-  'mode',
-  {
-    id: ID,
-    name: NAME,
-    use: oneOf(['stills', 'video'], { default: 'video' }),
-    widthMm: number(0.5, 400),
-    heightMm: number(0.5, 400),
-    widthPx: integer(16, 100_000),
-    heightPx: integer(16, 100_000),
-    recordedWidthPx: unknownOr(integer(16, 100_000)),
-    framesPerSecond: unknownOr(number(0.1, 100_000)),
-    crops: listOf(cropSchema, 20, { default: [] }),
-    digitalZooms: listOf(number(1, 8), 40, { default: [1], minItems: 1 }),
-  },
-  ['id', 'name', 'widthMm', 'heightMm', 'widthPx', 'heightPx'],
-);
-
-const travelSchema = record<SensorTravel>(
-  'sensor travel',
-  {
-    shape: oneOf(['disc', 'box'], { default: 'disc' }),
-    xMm: number(0, 20),
-    yMm: number(0, 20, { default: 0 }),
-  },
-  ['xMm'],
-);
-
-const pointsSchema = record<AutofocusPoints>(
-  'autofocus points',
-  { upToFNumber: F_NUMBER, points: integer(0, 100_000) },
-  ['upToFNumber', 'points'],
-);
-
-export const bodySchema = record<Body>(
-  'body',
-  {
-    id: ID,
-    name: NAME,
-    maker: MAKER,
-    mountId: ID,
-    modes: listOf(modeSchema, 60, { minItems: 1 }),
-    sensorTravel: unknownOr(travelSchema),
-    autofocusLimitFNumber: unknownOr(number(0.5, 128)),
-    stabiliserStops: unknownOr(number(0, 12)),
-    autofocusPoints: listOf(pointsSchema, 20, { default: [] }),
-    stabiliserFocalsMm: listOf(number(1, 5000), 200, { default: [] }),
-    clearDepthMm: unknownOr(number(0, 200)),
-    mirrorDepthMm: unknownOr(number(0, 200)),
-    coverGlass: unknownOr(plateSchema),
-    massG: unknownOr(MASS_G),
-    price: unknownOr(PRICE),
-    priceNew: unknownOr(PRICE),
-    licence: LICENCE,
-    note: NOTE,
-  },
-  ['id', 'name', 'mountId', 'modes'],
-);
+/** A body as far as it is told; nothing else of it is known. */
+export const bodyOf = (
+  told: Pick<Body, 'id' | 'name' | 'mountId' | 'modes'> & Partial<Body>,
+): Body => completed(bodySchema, told);
 
 export const bodyExample: Body = {
   id: 'c26',

@@ -1,83 +1,54 @@
 /** What is known of a lens's halo at one setting, and how it is known. */
 import { F_NUMBER, FOCAL_MM, FOCUS_M, ID, NOTE } from './common';
-import { integer, number, oneOf, record, text, unknownOr } from './schema';
+import { integer, number, oneOf, record, text, unknownOr, type Static } from './schema';
 
-export type EvidenceKind = 'measured' | 'published' | 'estimated';
 /** Best evidence first. */
-export const EVIDENCE_KINDS: readonly EvidenceKind[] = ['measured', 'published', 'estimated'];
-
-export interface Evidence {
-  kind: EvidenceKind;
-  /** ISO date, e.g. 2026-05-12; empty where unknown. */
-  date: string;
-  /** Test frames it rests on; 0 for published and estimated figures. */
-  frames: number;
-  source: string;
-}
+export const EVIDENCE_KINDS = ['measured', 'published', 'estimated'] as const;
+export type EvidenceKind = (typeof EVIDENCE_KINDS)[number];
 
 /** One rim that cuts the light: see OPTICS notes in docs/optics.md, "The halo: two rims". */
-export interface RimFigure {
+export const rimSchema = record('rim', {
   /** Edge radius on the sensor, mm, lens at infinity. */
-  edgeRadiusMm: number;
+  edgeRadiusMm: number(0.5, 400),
   /** Softness half-width, mm, at the sample's f-number. */
-  softnessMm: number;
-}
+  softnessMm: number(0, 400),
+});
+export type RimFigure = Static<typeof rimSchema>;
 
-export interface HaloSample {
-  id: string;
-  focalMm: number;
-  fNumber: number;
+const evidenceSchema = record('evidence', {
+  kind: oneOf(EVIDENCE_KINDS),
+  /** ISO date, e.g. 2026-05-12; empty where unknown. */
+  date: text(10, { default: '', pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' }),
+  /** Test frames it rests on; 0 for published and estimated figures. */
+  frames: integer(0, 10_000, { default: 0 }),
+  source: text(400, { default: '' }),
+});
+export type Evidence = Static<typeof evidenceSchema>;
+
+/** Whether a figure was measured from one frame alone: of other apertures it then tells little. */
+export const isOneFrame = ({ kind, frames }: Pick<Evidence, 'kind' | 'frames'>): boolean =>
+  kind === 'measured' && frames < 2;
+
+export const haloSampleSchema = record('halo sample', {
+  id: ID,
+  focalMm: FOCAL_MM,
+  fNumber: F_NUMBER,
   /** Focus distance, m; null is infinity. */
-  focusM: number | null;
-  front: RimFigure;
+  focusM: unknownOr(FOCUS_M),
+  front: rimSchema,
   /** Null where one rim describes what was seen. */
-  rear: RimFigure | null;
+  rear: unknownOr(rimSchema),
   /** Exit-pupil distance, mm; null where unknown. */
-  exitPupilMm: number | null;
+  exitPupilMm: unknownOr(number(5, 10_000)),
   /** Halo centre against the middle of the mount, mm. */
-  centreXMm: number;
-  centreYMm: number;
+  centreXMm: number(-50, 50, { default: 0 }),
+  centreYMm: number(-50, 50, { default: 0 }),
   /** One standard deviation of the edge radii, mm. */
-  edgeSigmaMm: number;
-  evidence: Evidence;
-  note: string;
-}
-
-const rimSchema = record<RimFigure>(
-  'rim',
-  { edgeRadiusMm: number(0.5, 400), softnessMm: number(0, 400) },
-  ['edgeRadiusMm', 'softnessMm'],
-);
-
-const evidenceSchema = record<Evidence>(
-  'evidence',
-  {
-    kind: oneOf(EVIDENCE_KINDS),
-    date: text(10, { default: '', pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' }),
-    frames: integer(0, 10_000, { default: 0 }),
-    source: text(400, { default: '' }),
-  },
-  ['kind'],
-);
-
-export const haloSampleSchema = record<HaloSample>(
-  'halo sample',
-  {
-    id: ID,
-    focalMm: FOCAL_MM,
-    fNumber: F_NUMBER,
-    focusM: unknownOr(FOCUS_M),
-    front: rimSchema,
-    rear: unknownOr(rimSchema),
-    exitPupilMm: unknownOr(number(5, 10_000)),
-    centreXMm: number(-50, 50, { default: 0 }),
-    centreYMm: number(-50, 50, { default: 0 }),
-    edgeSigmaMm: number(0, 50, { default: 0.5 }),
-    evidence: evidenceSchema,
-    note: NOTE,
-  },
-  ['id', 'focalMm', 'fNumber', 'front', 'evidence'],
-);
+  edgeSigmaMm: number(0, 50, { default: 0.5 }),
+  evidence: evidenceSchema,
+  note: NOTE,
+});
+export type HaloSample = Static<typeof haloSampleSchema>;
 
 export const haloSampleExample: HaloSample = {
   id: 'w1835-18',

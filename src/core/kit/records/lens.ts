@@ -1,6 +1,5 @@
 /** A lens and what is known of its halo. */
 import { RESOLUTION_CLASSES } from '../../optics/detail';
-import type { FrameSize } from '../../optics/formats';
 import {
   electronicsSchema,
   F_NUMBER,
@@ -14,115 +13,96 @@ import {
   NAME,
   NOTE,
   PRICE,
-  type Electronics,
 } from './common';
-import { haloSampleExample, haloSampleSchema, type HaloSample } from './haloSample';
-import { flag, label, listOf, number, oneOf, record, unknownOr } from './schema';
+import { haloSampleExample, haloSampleSchema } from './haloSample';
+import {
+  completed,
+  flag,
+  label,
+  listOf,
+  number,
+  oneOf,
+  record,
+  unknownOr,
+  type Static,
+} from './schema';
 
 export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
 const RESOLUTION_CLASS_NAMES = Object.keys(RESOLUTION_CLASSES) as ResolutionClass[];
 
-export interface Lens {
-  id: string;
-  name: string;
-  maker: string;
-  mountId: string;
+export const lensSchema = record('lens', {
+  id: ID,
+  name: NAME,
+  maker: MAKER,
+  mountId: ID,
   /** What kind of lens, for the estimate where nothing is measured. */
-  character: 'general' | 'macro' | 'cine' | 'anamorphic';
+  character: oneOf(['general', 'macro', 'cine', 'anamorphic'], { default: 'general' }),
   /** Engraved focal range, mm; equal for a prime. */
-  focalMinMm: number;
-  focalMaxMm: number;
+  focalMinMm: FOCAL_MM,
+  focalMaxMm: FOCAL_MM,
   /** Widest aperture at the short and at the long end. */
-  openFNumberWide: number;
-  openFNumberLong: number;
+  openFNumberWide: F_NUMBER,
+  openFNumberLong: F_NUMBER,
   /** Smallest aperture. */
-  closedFNumber: number;
+  closedFNumber: F_NUMBER,
   /** T-stop wide open at the short end; null where unknown. */
-  tStop: number | null;
+  tStop: unknownOr(number(0.5, 256)),
   /** Closest focus, m, from the sensor. */
-  closestFocusM: number;
+  closestFocusM: FOCUS_M,
   /** Greatest magnification without extension; null where unknown (held at life size). */
-  maxMagnification: number | null;
+  maxMagnification: unknownOr(number(0.01, 10)),
   /** Whether the whole lens moves to focus or groups inside it. */
-  focusing: 'unit' | 'internal' | 'unknown';
+  focusing: oneOf(['unit', 'internal', 'unknown'], { default: 'unknown' }),
   /** Exit pupil diameter / entrance pupil diameter; null where unknown (taken as 1). */
-  pupilMagnification: number | null;
+  pupilMagnification: unknownOr(number(0.1, 10)),
   /** Anamorphic squeeze; 1 for a spherical lens. */
-  squeeze: number;
+  squeeze: number(1, 2.5, { default: 1 }),
   /** The format it was designed for. */
-  designFormat: FrameSize;
+  designFormat: frameSizeSchema,
   /** Radius within which its owner accepts the sharpness, mm; null where not judged. */
-  definitionRadiusMm: number | null;
-  electronics: Electronics;
+  definitionRadiusMm: unknownOr(number(0.5, 400)),
+  electronics: electronicsSchema,
   /** How far rear glass or baffles stand behind the flange, mm; null where not measured. */
-  rearProtrusionMm: number | null;
+  rearProtrusionMm: unknownOr(number(0, 200)),
   /** Length in front of the flange, mm; null where unknown. */
-  lengthMm: number | null;
-  massG: number | null;
+  lengthMm: unknownOr(number(1, 2000)),
+  massG: unknownOr(MASS_G),
   /** Resolution in the middle at half contrast, lp/mm; null where its class must do. */
-  resolutionLpMm: number | null;
+  resolutionLpMm: unknownOr(number(1, 1000)),
   /** Class of resolution, for where no figure is known. */
-  resolutionClass: ResolutionClass;
+  resolutionClass: oneOf(RESOLUTION_CLASS_NAMES, { default: 'good prime' }),
   /** Old glass of this one is mildly radioactive. */
-  radioactive: boolean;
+  radioactive: flag(false),
   /** Price used and new, in the user's own currency; null where not known. */
-  price: number | null;
-  priceNew: number | null;
+  price: unknownOr(PRICE),
+  priceNew: unknownOr(PRICE),
   /** Names of the fields above that nobody told: filled in with what is usual. */
-  estimated: string[];
-  licence: string;
-  halo: HaloSample[];
-  note: string;
-}
+  estimated: listOf(label(60), 60, { default: [] }),
+  licence: LICENCE,
+  halo: listOf(haloSampleSchema, 2000, { default: [] }),
+  note: NOTE,
+});
+export type Lens = Static<typeof lensSchema>;
 
-export const lensSchema = record<Lens>(
-  'lens',
-  {
-    id: ID,
-    name: NAME,
-    maker: MAKER,
-    mountId: ID,
-    character: oneOf(['general', 'macro', 'cine', 'anamorphic'], { default: 'general' }),
-    focalMinMm: FOCAL_MM,
-    focalMaxMm: FOCAL_MM,
-    openFNumberWide: F_NUMBER,
-    openFNumberLong: F_NUMBER,
-    closedFNumber: F_NUMBER,
-    tStop: unknownOr(number(0.5, 256)),
-    closestFocusM: FOCUS_M,
-    maxMagnification: unknownOr(number(0.01, 10)),
-    focusing: oneOf(['unit', 'internal', 'unknown'], { default: 'unknown' }),
-    pupilMagnification: unknownOr(number(0.1, 10)),
-    squeeze: number(1, 2.5, { default: 1 }),
-    designFormat: frameSizeSchema,
-    definitionRadiusMm: unknownOr(number(0.5, 400)),
-    electronics: electronicsSchema,
-    rearProtrusionMm: unknownOr(number(0, 200)),
-    lengthMm: unknownOr(number(1, 2000)),
-    massG: unknownOr(MASS_G),
-    resolutionLpMm: unknownOr(number(1, 1000)),
-    resolutionClass: oneOf(RESOLUTION_CLASS_NAMES, { default: 'good prime' }),
-    radioactive: flag(false),
-    price: unknownOr(PRICE),
-    priceNew: unknownOr(PRICE),
-    estimated: listOf(label(60), 60, { default: [] }),
-    licence: LICENCE,
-    halo: listOf(haloSampleSchema, 2000, { default: [] }),
-    note: NOTE,
-  },
-  [
-    'id',
-    'name',
-    'mountId',
-    'focalMinMm',
-    'focalMaxMm',
-    'openFNumberWide',
-    'openFNumberLong',
-    'closedFNumber',
-    'closestFocusM',
-    'designFormat',
-  ],
-);
+/** What of a lens must be told. */
+type Told =
+  | 'id'
+  | 'name'
+  | 'mountId'
+  | 'focalMinMm'
+  | 'focalMaxMm'
+  | 'openFNumberWide'
+  | 'openFNumberLong'
+  | 'closedFNumber'
+  | 'closestFocusM'
+  | 'designFormat';
+
+/** A lens as far as it is told; of the rest nothing is known, or what is usual is taken. */
+export const lensOf = (told: Pick<Lens, Told> & Partial<Lens>): Lens => completed(lensSchema, told);
+
+/** Names of the estimated facts of a lens that are still estimates once the one at `path` is told. */
+export const stillEstimated = (lens: Lens, path: string): string[] =>
+  lens.estimated.filter((name) => name !== path && !path.startsWith(`${name}.`));
 
 export const isZoom = (lens: Pick<Lens, 'focalMinMm' | 'focalMaxMm'>): boolean =>
   lens.focalMaxMm > lens.focalMinMm;
@@ -137,6 +117,9 @@ export function openFNumberAt(lens: Lens, focalMm: number): number {
   const s = Math.min(1, Math.max(0, share));
   return lens.openFNumberWide * (lens.openFNumberLong / lens.openFNumberWide) ** s;
 }
+
+/** Pupil magnification as it is reckoned with: 1, that of a symmetrical lens, where it is not known. */
+export const pupilOf = (lens: Lens): number => lens.pupilMagnification ?? 1;
 
 /** Share of light the glass passes, 0..1, from f-number and T-stop; null where no T-stop is known. */
 export const transmissionOf = (lens: Lens): number | null =>

@@ -1,21 +1,15 @@
 /** What a marking on a barrel says of the format a lens was made for, as its user knows it. */
-import type { FrameSize } from '../../optics/formats';
 import { frameSizeSchema, ID, NAME, NOTE } from './common';
-import { record } from './schema';
+import { record, type Static } from './schema';
 
-export interface Marking {
-  id: string;
+export const markingSchema = record('marking on a barrel', {
+  id: ID,
   /** The letters as they stand on the barrel; looked for as a whole word in a lens's name. */
-  name: string;
-  designFormat: FrameSize;
-  note: string;
-}
-
-export const markingSchema = record<Marking>(
-  'marking on a barrel',
-  { id: ID, name: NAME, designFormat: frameSizeSchema, note: NOTE },
-  ['id', 'name', 'designFormat'],
-);
+  name: NAME,
+  designFormat: frameSizeSchema,
+  note: NOTE,
+});
+export type Marking = Static<typeof markingSchema>;
 
 export const markingExample: Marking = {
   id: 'wm-s',

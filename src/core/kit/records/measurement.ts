@@ -1,100 +1,56 @@
 /** A measured frame as the log keeps it. Nothing in the log is overwritten: a new reading is a new entry. */
-import type { FrameSize } from '../../optics/formats';
 import { F_NUMBER, FOCAL_MM, FOCUS_M, frameSizeSchema, ID, NAME, NOTE } from './common';
-import type { RimFigure } from './haloSample';
-import { integer, listOf, number, oneOf, record, text, unknownOr } from './schema';
-
-export interface MeasuredFigure {
-  value: number;
-  /** Ends of the 90 % interval. */
-  low: number;
-  high: number;
-}
-
-export interface Measurement {
-  id: string;
-  /** The frame's file. */
-  name: string;
-  bodyId: string;
-  modeId: string;
-  lensId: string;
-  /** What stood between lens and body, scene to sensor. */
-  partIds: string[];
-  /** ISO time of the frame, or of its measuring where the file tells none. */
-  takenAt: string;
-  focalMm: number;
-  fNumber: number;
-  /** m; null is infinity. */
-  focusM: number | null;
-  sensor: FrameSize;
-  tone: 'srgb' | 'linear' | 'curve';
-  status: 'measured' | 'bound';
-  /** Half-light radius, mm; null where the frame gives a lower bound alone. */
-  halfLightMm: MeasuredFigure | null;
-  lowerBoundMm: number;
-  minus1Mm: number | null;
-  minus2Mm: number | null;
-  centreXMm: number;
-  centreYMm: number;
-  rims: RimFigure[];
-  exitPupilMm: number | null;
-  /** What was expected of this setting before the frame was measured, mm. */
-  predictedHalfLightMm: number | null;
-  warnings: string[];
-  /** Version of the method that measured it. */
-  method: number;
-  /** The entry this one measures anew, with a later method; null for a first reading. */
-  replacesId: string | null;
-  /** The sample of the lens it went to; null while it stands in the log alone. */
-  sampleId: string | null;
-  note: string;
-}
+import { rimSchema } from './haloSample';
+import { integer, listOf, number, oneOf, record, text, unknownOr, type Static } from './schema';
 
 const RADIUS = number(0, 400);
-const figureSchema = record<MeasuredFigure>(
-  'measured figure, mm',
-  { value: RADIUS, low: RADIUS, high: RADIUS },
-  ['value', 'low', 'high'],
-);
-const rimSchema = record<RimFigure>(
-  'measured rim',
-  { edgeRadiusMm: number(0.5, 400), softnessMm: number(0, 400) },
-  ['edgeRadiusMm', 'softnessMm'],
-);
+const figureSchema = record('measured figure, mm', {
+  value: RADIUS,
+  /** Ends of the 90 % interval. */
+  low: RADIUS,
+  high: RADIUS,
+});
+export type MeasuredFigure = Static<typeof figureSchema>;
 
-export const measurementSchema = record<Measurement>(
-  'measurement',
-  {
-    id: ID,
-    name: NAME,
-    bodyId: ID,
-    modeId: ID,
-    lensId: ID,
-    partIds: listOf(ID, 12, { default: [] }),
-    takenAt: text(40, { pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}' }),
-    focalMm: FOCAL_MM,
-    fNumber: F_NUMBER,
-    focusM: unknownOr(FOCUS_M),
-    sensor: frameSizeSchema,
-    tone: oneOf(['srgb', 'linear', 'curve']),
-    status: oneOf(['measured', 'bound']),
-    halfLightMm: unknownOr(figureSchema),
-    lowerBoundMm: RADIUS,
-    minus1Mm: unknownOr(RADIUS),
-    minus2Mm: unknownOr(RADIUS),
-    centreXMm: number(-100, 100, { default: 0 }),
-    centreYMm: number(-100, 100, { default: 0 }),
-    rims: listOf(rimSchema, 4, { default: [] }),
-    exitPupilMm: unknownOr(number(5, 1e9)),
-    predictedHalfLightMm: unknownOr(RADIUS),
-    warnings: listOf(text(40), 40, { default: [] }),
-    method: integer(1, 10_000, { default: 1 }),
-    replacesId: unknownOr(ID),
-    sampleId: unknownOr(ID),
-    note: NOTE,
-  },
-  ['id', 'name', 'bodyId', 'modeId', 'lensId', 'takenAt', 'focalMm', 'fNumber', 'sensor', 'status'],
-);
+export const measurementSchema = record('measurement', {
+  id: ID,
+  /** The frame's file. */
+  name: NAME,
+  bodyId: ID,
+  modeId: ID,
+  lensId: ID,
+  /** What stood between lens and body, scene to sensor. */
+  partIds: listOf(ID, 12, { default: [] }),
+  /** ISO time of the frame, or of its measuring where the file tells none. */
+  takenAt: text(40, { pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}' }),
+  focalMm: FOCAL_MM,
+  fNumber: F_NUMBER,
+  /** m; null is infinity. */
+  focusM: unknownOr(FOCUS_M),
+  sensor: frameSizeSchema,
+  tone: oneOf(['srgb', 'linear', 'curve']),
+  status: oneOf(['measured', 'bound']),
+  /** Half-light radius, mm; null where the frame gives a lower bound alone. */
+  halfLightMm: unknownOr(figureSchema),
+  lowerBoundMm: RADIUS,
+  minus1Mm: unknownOr(RADIUS),
+  minus2Mm: unknownOr(RADIUS),
+  centreXMm: number(-100, 100, { default: 0 }),
+  centreYMm: number(-100, 100, { default: 0 }),
+  rims: listOf(rimSchema, 4, { default: [] }),
+  exitPupilMm: unknownOr(number(5, 1e9)),
+  /** What was expected of this setting before the frame was measured, mm. */
+  predictedHalfLightMm: unknownOr(RADIUS),
+  warnings: listOf(text(40), 40, { default: [] }),
+  /** Version of the method that measured it. */
+  method: integer(1, 10_000, { default: 1 }),
+  /** The entry this one measures anew, with a later method; null for a first reading. */
+  replacesId: unknownOr(ID),
+  /** The sample of the lens it went to; null while it stands in the log alone. */
+  sampleId: unknownOr(ID),
+  note: NOTE,
+});
+export type Measurement = Static<typeof measurementSchema>;
 
 export const measurementExample: Measurement = {
   id: 'm-1',

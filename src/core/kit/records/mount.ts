@@ -1,40 +1,24 @@
 /** A lens mount, named by dimension and class. */
 import { ID, LICENCE, NAME, NOTE } from './common';
-import { label, listOf, number, oneOf, record, unknownOr } from './schema';
+import { label, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
 
-export interface Mount {
-  id: string;
-  name: string;
+export const mountSchema = record('mount', {
+  id: ID,
+  name: NAME,
   /** Register (flange focal distance) in air, mm. */
-  registerMm: number;
-  locking: 'bayonet' | 'screw' | 'clamp' | 'fixed';
+  registerMm: number(1, 300),
+  locking: oneOf(['bayonet', 'screw', 'clamp', 'fixed'], { default: 'bayonet' }),
   /** Inner diameter of the throat, mm; null where unknown. */
-  throatMm: number | null;
+  throatMm: unknownOr(number(5, 200)),
   /** Outer diameter and pitch of a screw thread, mm; null for a bayonet or where unknown. */
-  threadMm: number | null;
-  pitchMm: number | null;
+  threadMm: unknownOr(number(2, 200)),
+  pitchMm: unknownOr(number(0.1, 10)),
   /** Names the user knows it by. */
-  aliases: string[];
-  licence: string;
-  note: string;
-}
-
-export const mountSchema = record<Mount>(
-  'mount',
-  {
-    id: ID,
-    name: NAME,
-    registerMm: number(1, 300),
-    locking: oneOf(['bayonet', 'screw', 'clamp', 'fixed'], { default: 'bayonet' }),
-    throatMm: unknownOr(number(5, 200)),
-    threadMm: unknownOr(number(2, 200)),
-    pitchMm: unknownOr(number(0.1, 10)),
-    aliases: listOf(label(120), 50, { default: [] }),
-    licence: LICENCE,
-    note: NOTE,
-  },
-  ['id', 'name', 'registerMm'],
-);
+  aliases: listOf(label(120), 50, { default: [] }),
+  licence: LICENCE,
+  note: NOTE,
+});
+export type Mount = Static<typeof mountSchema>;
 
 export const mountExample: Mount = {
   id: 'slr-44',

@@ -1,5 +1,4 @@
 /** Anything that stands between lens and body: adapters and converters. */
-import type { FrameSize } from '../../optics/formats';
 import {
   electronicsSchema,
   F_NUMBER,
@@ -11,22 +10,10 @@ import {
   NOTE,
   plateSchema,
   PRICE,
-  type Electronics,
-  type Plate,
 } from './common';
-import { number, oneOf, record, unknownOr } from './schema';
+import { number, oneOf, record, unknownOr, type Static } from './schema';
 
-export type PartKind =
-  | 'plain adapter'
-  | 'focal reducer'
-  | 'teleconverter'
-  | 'expander'
-  | 'front converter'
-  | 'extension tube'
-  | 'helicoid'
-  | 'shift adapter'
-  | 'drop-in glass';
-export const PART_KINDS: readonly PartKind[] = [
+export const PART_KINDS = [
   'plain adapter',
   'focal reducer',
   'teleconverter',
@@ -36,89 +23,58 @@ export const PART_KINDS: readonly PartKind[] = [
   'helicoid',
   'shift adapter',
   'drop-in glass',
-];
+] as const;
+export type PartKind = (typeof PART_KINDS)[number];
 
 /**
  * The part's own rim as it falls behind the part; softness at the stated f-number there. It cuts from the
  * sensor side, that of a front converter from the scene side.
  */
-export interface OwnRim {
-  edgeRadiusMm: number;
-  softnessMm: number;
-  fNumber: number;
-}
+export const ownRimSchema = record('own rim', {
+  edgeRadiusMm: number(0.5, 400),
+  softnessMm: number(0, 400),
+  fNumber: F_NUMBER,
+});
+export type OwnRim = Static<typeof ownRimSchema>;
 
-export interface Part {
-  id: string;
-  name: string;
-  maker: string;
-  kind: PartKind;
+export const partSchema = record('part', {
+  id: ID,
+  name: NAME,
+  maker: MAKER,
+  kind: oneOf(PART_KINDS),
   /** Mount that takes the lens. */
-  frontMountId: string;
+  frontMountId: ID,
   /** Mount that goes on the body. */
-  rearMountId: string;
+  rearMountId: ID,
   /**
    * Magnification of the picture: 1 for a plain adapter, 0.71 for such a reducer, 2 for a 2x. For a front
    * converter the factor on focal length; it leaves the f-number alone.
    */
-  factor: number;
+  factor: number(0.2, 5),
   /** Flange to flange, mm. */
-  thicknessMm: number;
+  thicknessMm: number(-20, 500),
   /** Share of light its glass passes, 0..1; null where unknown. */
-  transmission: number | null;
+  transmission: unknownOr(number(0.05, 1)),
   /** Fastest f-number it can pass on its sensor side; null where unknown. */
-  fastestFNumber: number | null;
+  fastestFNumber: unknownOr(F_NUMBER),
   /** Free depth at its front for rear-standing glass, mm; null where unknown. */
-  clearDepthMm: number | null;
-  ownRim: OwnRim | null;
+  clearDepthMm: unknownOr(number(0, 200)),
+  ownRim: unknownOr(ownRimSchema),
   /** Plane glass in it (filter, drop-in, window); null where there is none. */
-  plate: Plate | null;
+  plate: unknownOr(plateSchema),
   /** How far a helicoid extends beyond its thickness, mm. */
-  helicoidMm: number;
+  helicoidMm: number(0, 200, { default: 0 }),
   /** How far it can shift the lens sideways, mm. */
-  shiftMm: number;
-  designFormat: FrameSize | null;
-  electronics: Electronics;
-  massG: number | null;
+  shiftMm: number(0, 40, { default: 0 }),
+  designFormat: unknownOr(frameSizeSchema),
+  electronics: electronicsSchema,
+  massG: unknownOr(MASS_G),
   /** Used and new, in the user's own currency; null where not known. */
-  price: number | null;
-  priceNew: number | null;
-  note: string;
-}
-
-const ownRimSchema = record<OwnRim>(
-  'own rim',
-  { edgeRadiusMm: number(0.5, 400), softnessMm: number(0, 400), fNumber: F_NUMBER },
-  ['edgeRadiusMm', 'softnessMm', 'fNumber'],
-);
-
-export const partSchema = record<Part>(
-  'part',
-  {
-    id: ID,
-    name: NAME,
-    maker: MAKER,
-    kind: oneOf(PART_KINDS),
-    frontMountId: ID,
-    rearMountId: ID,
-    factor: number(0.2, 5),
-    thicknessMm: number(-20, 500),
-    transmission: unknownOr(number(0.05, 1)),
-    fastestFNumber: unknownOr(F_NUMBER),
-    clearDepthMm: unknownOr(number(0, 200)),
-    ownRim: unknownOr(ownRimSchema),
-    plate: unknownOr(plateSchema),
-    helicoidMm: number(0, 200, { default: 0 }),
-    shiftMm: number(0, 40, { default: 0 }),
-    designFormat: unknownOr(frameSizeSchema),
-    electronics: electronicsSchema,
-    massG: unknownOr(MASS_G),
-    price: unknownOr(PRICE),
-    priceNew: unknownOr(PRICE),
-    note: NOTE,
-  },
-  ['id', 'name', 'kind', 'frontMountId', 'rearMountId', 'factor', 'thicknessMm'],
-);
+  price: unknownOr(PRICE),
+  priceNew: unknownOr(PRICE),
+  note: NOTE,
+});
+export type Part = Static<typeof partSchema>;
 
 export const partExample: Part = {
   id: 'n71',

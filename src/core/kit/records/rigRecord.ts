@@ -1,31 +1,6 @@
 /** A rig as kept in the workspace: which records it joins, and how they are set. */
 import { F_NUMBER, FOCAL_MM, FOCUS_M, ID, NAME, NOTE } from './common';
-import { flag, listOf, number, record, text, unknownOr } from './schema';
-
-/** Everything on a rig that can be turned. */
-export interface RigSettings {
-  /** Engraved focal length, mm. */
-  focalMm: number;
-  /** Engraved f-number of the lens. */
-  fNumber: number;
-  /** Engraved focus distance, m; null is infinity. */
-  focusM: number | null;
-  /** Delivered aspect after desqueeze, width/height; null delivers the whole read-out. */
-  aspect: number | null;
-  /** Digital zoom, >= 1. */
-  digitalZoom: number;
-  /** Id of the mode's stabilisation crop in use; null for none. */
-  cropId: string | null;
-  /** Whether the sensor stabiliser is on. */
-  stabiliser: boolean;
-  /** Scale-up in post, >= 1. */
-  postScale: number;
-  /** Sideways shift of the lens against the body by a shift adapter, mm; x right, y down. */
-  shiftXMm: number;
-  shiftYMm: number;
-  /** How far a helicoid in the train is run out, mm. */
-  helicoidMm: number;
-}
+import { flag, listOf, number, record, text, unknownOr, type Static } from './schema';
 
 /** Settings with nothing cropped, steadied, shifted or run out, at infinity. */
 export const restingSettings = (focalMm: number, fNumber: number): RigSettings => ({
@@ -60,50 +35,44 @@ export const mergedSettings = (s: RigSettings, change: Partial<RigSettings>): Ri
   helicoidMm: change.helicoidMm ?? s.helicoidMm,
 });
 
-export interface RigRecord {
-  id: string;
-  name: string;
-  bodyId: string;
-  modeId: string;
-  lensId: string;
+/** Everything on a rig that can be turned. */
+export const settingsSchema = record('settings', {
+  /** Engraved focal length, mm. */
+  focalMm: FOCAL_MM,
+  /** Engraved f-number of the lens. */
+  fNumber: F_NUMBER,
+  /** Engraved focus distance, m; null is infinity. */
+  focusM: unknownOr(FOCUS_M),
+  /** Delivered aspect after desqueeze, width/height; null delivers the whole read-out. */
+  aspect: unknownOr(number(0.2, 6)),
+  /** Digital zoom, >= 1. */
+  digitalZoom: number(1, 8, { default: 1 }),
+  /** Id of the mode's stabilisation crop in use; null for none. */
+  cropId: unknownOr(text(80)),
+  /** Whether the sensor stabiliser is on. */
+  stabiliser: flag(false),
+  /** Scale-up in post, >= 1. */
+  postScale: number(1, 8, { default: 1 }),
+  /** Sideways shift of the lens against the body by a shift adapter, mm; x right, y down. */
+  shiftXMm: number(-40, 40, { default: 0 }),
+  shiftYMm: number(-40, 40, { default: 0 }),
+  /** How far a helicoid in the train is run out, mm. */
+  helicoidMm: number(0, 200, { default: 0 }),
+});
+export type RigSettings = Static<typeof settingsSchema>;
+
+export const rigRecordSchema = record('rig', {
+  id: ID,
+  name: NAME,
+  bodyId: ID,
+  modeId: ID,
+  lensId: ID,
   /** Scene to sensor. */
-  partIds: string[];
-  settings: RigSettings;
-  note: string;
-}
-
-export const settingsSchema = record<RigSettings>(
-  'settings',
-  {
-    focalMm: FOCAL_MM,
-    fNumber: F_NUMBER,
-    focusM: unknownOr(FOCUS_M),
-    aspect: unknownOr(number(0.2, 6)),
-    digitalZoom: number(1, 8, { default: 1 }),
-    cropId: unknownOr(text(80)),
-    stabiliser: flag(false),
-    postScale: number(1, 8, { default: 1 }),
-    shiftXMm: number(-40, 40, { default: 0 }),
-    shiftYMm: number(-40, 40, { default: 0 }),
-    helicoidMm: number(0, 200, { default: 0 }),
-  },
-  ['focalMm', 'fNumber'],
-);
-
-export const rigRecordSchema = record<RigRecord>(
-  'rig',
-  {
-    id: ID,
-    name: NAME,
-    bodyId: ID,
-    modeId: ID,
-    lensId: ID,
-    partIds: listOf(ID, 8, { default: [] }),
-    settings: settingsSchema,
-    note: NOTE,
-  },
-  ['id', 'name', 'bodyId', 'modeId', 'lensId', 'settings'],
-);
+  partIds: listOf(ID, 8, { default: [] }),
+  settings: settingsSchema,
+  note: NOTE,
+});
+export type RigRecord = Static<typeof rigRecordSchema>;
 
 export const rigRecordExample: RigRecord = {
   id: 'wheel-house-wide',

@@ -1,75 +1,114 @@
-/** Small vocabulary for JSON Schemas, so that a record's schema reads like its type. */
+/**
+ * A small vocabulary for the schemas of records. A record's type follows from its schema, so that the two
+ * cannot drift apart; what the schema calls a field is what the type calls it.
+ */
+import {
+  Array as ArrayOf,
+  Boolean as BooleanOf,
+  Integer,
+  Number as NumberOf,
+  Object as ObjectOf,
+  String as StringOf,
+  Unsafe,
+  type ArrayOptions,
+  type NumberOptions,
+  type ObjectOptions,
+  type SchemaOptions,
+  type Static,
+  type StringOptions,
+  type TArray,
+  type TBoolean,
+  type TInteger,
+  type TNumber,
+  type TObject,
+  type TProperties,
+  type TSchema,
+  type TString,
+  type TUnsafe,
+} from '@sinclair/typebox';
 
+export type { Static, TObject, TProperties, TSchema } from '@sinclair/typebox';
+
+/** A schema as anyone may read it. */
 export type JsonSchema = Readonly<Record<string, unknown>>;
 
-export interface RecordSchema extends JsonSchema {
-  readonly title: string;
-  readonly type: 'object';
-  readonly properties: Readonly<Record<string, JsonSchema>>;
-  readonly required: readonly string[];
-}
-
 /** A number from `min` to `max`, both allowed. JSON Schema has no NaN or Infinity, so neither passes. */
-export const number = (min: number, max: number, extra: JsonSchema = {}): JsonSchema => ({
-  type: 'number',
-  minimum: min,
-  maximum: max,
-  ...extra,
-});
+export const number = (min: number, max: number, extra: NumberOptions = {}): TNumber =>
+  NumberOf({ minimum: min, maximum: max, ...extra });
 
-export const integer = (min: number, max: number, extra: JsonSchema = {}): JsonSchema => ({
-  ...number(min, max, extra),
-  type: 'integer',
-});
+export const integer = (min: number, max: number, extra: NumberOptions = {}): TInteger =>
+  Integer({ minimum: min, maximum: max, ...extra });
 
 /** The same schema, or null where the fact is unknown; unknown is the default. */
-export const unknownOr = (schema: JsonSchema): JsonSchema => ({
-  ...schema,
-  type: [schema.type, 'null'],
-  ...(Array.isArray(schema.enum) ? { enum: [...(schema.enum as unknown[]), null] } : {}),
-  default: null,
-});
+export function unknownOr<S extends TSchema>(schema: S): TUnsafe<Static<S> | null> {
+  const { enum: values, ...rest } = schema as S & { enum?: readonly unknown[] };
+  return Unsafe<Static<S> | null>({
+    ...rest,
+    type: [schema.type, 'null'],
+    ...(values && { enum: [...values, null] }),
+    default: null,
+  });
+}
 
-export const text = (maxLength = 200, extra: JsonSchema = {}): JsonSchema => ({
-  type: 'string',
-  maxLength,
-  ...extra,
-});
+export const text = (maxLength = 200, extra: StringOptions = {}): TString =>
+  StringOf({ maxLength, ...extra });
 
 /** Names and ids: at least one character. */
-export const label = (maxLength = 200): JsonSchema => text(maxLength, { minLength: 1 });
+export const label = (maxLength = 200): TString => text(maxLength, { minLength: 1 });
 
-export const flag = (fallback: boolean): JsonSchema => ({ type: 'boolean', default: fallback });
+export const flag = (fallback: boolean): TBoolean => BooleanOf({ default: fallback });
 
-export const oneOf = (
-  values: readonly (string | number)[],
-  extra: JsonSchema = {},
-): JsonSchema => ({
-  type: typeof values[0] === 'number' ? 'number' : 'string',
-  enum: values,
-  ...extra,
-});
+export const oneOf = <const V extends readonly (string | number)[]>(
+  values: V,
+  extra: SchemaOptions = {},
+): TUnsafe<V[number]> =>
+  Unsafe<V[number]>({
+    type: typeof values[0] === 'number' ? 'number' : 'string',
+    enum: [...values],
+    ...extra,
+  });
 
-export const listOf = (
-  items: JsonSchema,
+/** One value and no other. */
+export const exactly = <const V extends string | number>(value: V): TUnsafe<V> =>
+  Unsafe<V>({ type: typeof value === 'number' ? 'integer' : 'string', const: value });
+
+export const listOf = <S extends TSchema>(
+  items: S,
   maxItems: number,
-  extra: JsonSchema = {},
-): JsonSchema => ({
-  type: 'array',
-  items,
-  maxItems,
-  ...extra,
-});
+  extra: ArrayOptions = {},
+): TArray<S> => ArrayOf(items, { maxItems, ...extra });
 
 /**
- * An object with every key of T described. Keys not in `required` must carry a default.
- * Fields the schema does not know are kept, so that a newer program's file survives a round trip.
+ * An object with fields. Those without a default must be told; the others are filled in. Fields the schema
+ * does not know are kept, so that a newer program's file survives a round trip.
  */
-export function record<T extends object>(
+export function record<P extends TProperties>(
   title: string,
-  properties: Record<Extract<keyof T, string>, JsonSchema>,
-  required: readonly Extract<keyof T, string>[],
-  extra: JsonSchema = {},
-): RecordSchema {
-  return { title, type: 'object', properties, required, ...extra };
+  properties: P,
+  extra: ObjectOptions = {},
+): TObject<P> {
+  const required = Object.keys(properties).filter((key) => !('default' in (properties[key] ?? {})));
+  return { ...ObjectOf(properties, { title, ...extra }), required };
 }
+
+const isJson = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A value with every default of its schema that it has not got, also inside lists and inner records. */
+function filled(schema: JsonSchema, value: unknown): unknown {
+  if (Array.isArray(value) && isJson(schema.items)) {
+    const { items } = schema;
+    return value.map((item) => filled(items, item));
+  }
+  if (!isJson(value) || !isJson(schema.properties)) return value;
+  const told = Object.entries(schema.properties).flatMap(([key, field]): [string, unknown][] => {
+    if (!isJson(field)) return [];
+    const given = key in value ? value[key] : structuredClone(field.default);
+    return given === undefined ? [] : [[key, filled(field, given)]];
+  });
+  return { ...value, ...Object.fromEntries(told) };
+}
+
+/** A record as far as it is told, completed with the defaults of its schema. Nothing is checked. */
+export const completed = <S extends TObject>(schema: S, told: Partial<Static<S>>): Static<S> =>
+  filled(schema, told) as Static<S>;

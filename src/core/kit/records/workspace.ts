@@ -1,38 +1,33 @@
 /** The whole workspace as one value and one file. */
-import { bodyExample, bodySchema, type Body } from './body';
-import { DEFAULT_JUDGEMENT, judgementSchema, type Judgement } from './judgement';
-import { lensExample, lensSchema, type Lens } from './lens';
-import { markingExample, markingSchema, type Marking } from './marking';
-import { measurementExample, measurementSchema, type Measurement } from './measurement';
-import { mountExample, mountSchema, type Mount } from './mount';
-import { partExample, partSchema, type Part } from './part';
-import { rigRecordExample, rigRecordSchema, type RigRecord } from './rigRecord';
-import { listOf, record, type JsonSchema, type RecordSchema } from './schema';
+import { bodyExample, bodySchema } from './body';
+import { DEFAULT_JUDGEMENT, judgementSchema } from './judgement';
+import { lensExample, lensSchema } from './lens';
+import { markingExample, markingSchema } from './marking';
+import { measurementExample, measurementSchema } from './measurement';
+import { mountExample, mountSchema } from './mount';
+import { partExample, partSchema } from './part';
+import { rigRecordExample, rigRecordSchema } from './rigRecord';
+import { exactly, listOf, record, type JsonSchema, type Static } from './schema';
+import { Unsafe, type TArray, type TUnsafe } from '@sinclair/typebox';
+import { RECORDS_VERSION } from './version';
 
 export const WORKSPACE_FORMAT = 'wandering-halo/workspace';
-export const WORKSPACE_VERSION = 1;
+
+/** Schema of one record of each table. */
+export const RECORD_SCHEMAS = {
+  mounts: mountSchema,
+  bodies: bodySchema,
+  lenses: lensSchema,
+  parts: partSchema,
+  rigs: rigRecordSchema,
+  markings: markingSchema,
+  measurements: measurementSchema,
+};
 
 /** The kinds of record a workspace holds, by table. */
-export interface Tables {
-  mounts: Mount;
-  bodies: Body;
-  lenses: Lens;
-  parts: Part;
-  rigs: RigRecord;
-  markings: Marking;
-  measurements: Measurement;
-}
-
-export type TableName = keyof Tables;
-export const TABLE_NAMES: readonly TableName[] = [
-  'mounts',
-  'bodies',
-  'lenses',
-  'parts',
-  'rigs',
-  'markings',
-  'measurements',
-];
+export type Tables = { [T in TableName]: Static<(typeof RECORD_SCHEMAS)[T]> };
+export type TableName = keyof typeof RECORD_SCHEMAS;
+export const TABLE_NAMES = Object.keys(RECORD_SCHEMAS) as readonly TableName[];
 
 /** What one record of each table is called, singular and plural. */
 export const TABLE_WORDS: Record<TableName, readonly [one: string, many: string]> = {
@@ -45,62 +40,48 @@ export const TABLE_WORDS: Record<TableName, readonly [one: string, many: string]
   measurements: ['measurement', 'measurements'],
 };
 
-export type Workspace = { [T in TableName]: Tables[T][] } & { judgement: Judgement };
-
-export interface WorkspaceFile extends Workspace {
-  format: typeof WORKSPACE_FORMAT;
-  version: typeof WORKSPACE_VERSION;
-}
-
-/** Schema of one record of each table. */
-const RECORD_SCHEMAS: Record<TableName, RecordSchema> = {
-  mounts: mountSchema,
-  bodies: bodySchema,
-  lenses: lensSchema,
-  parts: partSchema,
-  rigs: rigRecordSchema,
-  markings: markingSchema,
-  measurements: measurementSchema,
-};
-
 /** Schema definitions a file schema refers to, by table name. */
-export const DEFINITIONS: JsonSchema = { ...RECORD_SCHEMAS, judgement: judgementSchema };
+export const DEFINITIONS = { ...RECORD_SCHEMAS, judgement: judgementSchema };
+type Definitions = typeof DEFINITIONS;
+
+/** The definition a reference such as "#/definitions/lenses" points to; undefined for none of ours. */
+export const definitionAt = (ref: string): JsonSchema | undefined =>
+  (DEFINITIONS as Readonly<Record<string, JsonSchema>>)[ref.slice(ref.lastIndexOf('/') + 1)];
 
 /** Where the schema of a table's record, or of the judgement, stands within a file schema. */
-export const refTo = (name: TableName | 'judgement'): JsonSchema => ({
-  $ref: `#/definitions/${name}`,
-});
+export const refTo = <N extends keyof Definitions>(
+  name: N,
+  extra: { default?: object } = {},
+): Ref<N> => Unsafe<Static<Definitions[N]>>({ $ref: `#/definitions/${name}`, ...extra });
+type Ref<N extends keyof Definitions> = TUnsafe<Static<Definitions[N]>>;
 
-const MOST_RECORDS: Record<TableName, number> = {
-  mounts: 2000,
-  bodies: 5000,
-  lenses: 20_000,
-  parts: 5000,
-  rigs: 5000,
-  markings: 1000,
-  measurements: 50_000,
+const tableOf = <T extends TableName>(table: T, most: number): TArray<Ref<T>> =>
+  listOf(refTo(table), most, { default: [] });
+
+/** What a file schema says of itself. */
+export const FILE_SCHEMA = {
+  $schema: 'http://json-schema.org/draft-07/schema#',
+  definitions: DEFINITIONS,
 };
 
-const tableSchema = (table: TableName): JsonSchema =>
-  listOf(refTo(table), MOST_RECORDS[table], { default: [] });
-
-export const workspaceSchema = record<WorkspaceFile>(
+export const workspaceSchema = record(
   'workspace',
   {
-    format: { type: 'string', const: WORKSPACE_FORMAT },
-    version: { type: 'integer', const: WORKSPACE_VERSION },
-    mounts: tableSchema('mounts'),
-    bodies: tableSchema('bodies'),
-    lenses: tableSchema('lenses'),
-    parts: tableSchema('parts'),
-    rigs: tableSchema('rigs'),
-    markings: tableSchema('markings'),
-    measurements: tableSchema('measurements'),
-    judgement: { ...refTo('judgement'), default: {} },
+    format: exactly(WORKSPACE_FORMAT),
+    version: exactly(RECORDS_VERSION),
+    mounts: tableOf('mounts', 2000),
+    bodies: tableOf('bodies', 5000),
+    lenses: tableOf('lenses', 20_000),
+    parts: tableOf('parts', 5000),
+    rigs: tableOf('rigs', 5000),
+    markings: tableOf('markings', 1000),
+    measurements: tableOf('measurements', 50_000),
+    judgement: refTo('judgement', { default: {} }),
   },
-  ['format', 'version'],
-  { $schema: 'http://json-schema.org/draft-07/schema#', definitions: DEFINITIONS },
+  FILE_SCHEMA,
 );
+export type WorkspaceFile = Static<typeof workspaceSchema>;
+export type Workspace = Omit<WorkspaceFile, 'format' | 'version'>;
 
 export const EMPTY_WORKSPACE: Workspace = {
   mounts: [],
@@ -115,7 +96,7 @@ export const EMPTY_WORKSPACE: Workspace = {
 
 export const workspaceExample: WorkspaceFile = {
   format: WORKSPACE_FORMAT,
-  version: WORKSPACE_VERSION,
+  version: RECORDS_VERSION,
   mounts: [
     mountExample,
     {

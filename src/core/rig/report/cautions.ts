@@ -62,21 +62,8 @@ function atPart(
   return part ? { at, why: why(part) } : null;
 }
 
+/** The most urgent first. */
 const RULES: readonly Rule[] = [
-  {
-    id: 'sun',
-    words: 'Sun through this glass can blind and burn: never look, cap the lens, mind the sensor.',
-    holds: (rig) => {
-      const focal = rig.lens.focalMaxMm * rig.parts.reduce((m, p) => m * p.factor, 1);
-      if (focal >= BURNING_FOCAL_MM)
-        return atLens(`${mm(focal, 0)} gathers the sun into a hot point.`);
-      return atPart(
-        rig,
-        (p) => magnifies(p) && p.factor < 1,
-        (p) => `${fullName(p)} gathers the light more tightly.`,
-      );
-    },
-  },
   {
     id: 'strike',
     words:
@@ -104,14 +91,24 @@ const RULES: readonly Rule[] = [
     },
   },
   {
-    id: 'tolerance',
-    words: 'Caps and adapters made to other tolerances can jam: do not force.',
-    holds: (rig) =>
-      atPart(
+    id: 'sun',
+    words: 'Sun through this glass can blind and burn: never look, cap the lens, mind the sensor.',
+    holds: (rig) => {
+      const focal = rig.lens.focalMaxMm * rig.parts.reduce((m, p) => m * p.factor, 1);
+      if (focal >= BURNING_FOCAL_MM)
+        return atLens(`${mm(focal, 0)} gathers the sun into a hot point.`);
+      return atPart(
         rig,
-        () => true,
-        () => 'Something stands between lens and body.',
-      ),
+        (p) => magnifies(p) && p.factor < 1,
+        (p) => `${fullName(p)} gathers the light more tightly.`,
+      );
+    },
+  },
+  {
+    id: 'radioactive',
+    words:
+      'This old glass is mildly radioactive: do not dismantle or grind it; follow local rules.',
+    holds: ({ lens }) => (lens.radioactive ? atLens(`${fullName(lens)} is marked so.`) : null),
   },
   {
     id: 'support',
@@ -133,12 +130,6 @@ const RULES: readonly Rule[] = [
         : null,
   },
   {
-    id: 'radioactive',
-    words:
-      'This old glass is mildly radioactive: do not dismantle or grind it; follow local rules.',
-    holds: ({ lens }) => (lens.radioactive ? atLens(`${fullName(lens)} is marked so.`) : null),
-  },
-  {
     id: 'power',
     words: 'Powered adapters: switch the camera off before changing.',
     holds: (rig) =>
@@ -148,27 +139,23 @@ const RULES: readonly Rule[] = [
         (p) => `${fullName(p)} carries power.`,
       ),
   },
+  {
+    id: 'tolerance',
+    words: 'Caps and adapters made to other tolerances can jam: do not force.',
+    holds: (rig) =>
+      atPart(
+        rig,
+        () => true,
+        () => 'Something stands between lens and body.',
+      ),
+  },
 ];
 
 export const CAUTION_IDS: readonly CautionId[] = RULES.map((r) => r.id);
 
 /** The cautions that hold for a rig, most urgent first. */
-export function cautionsFor(rig: Rig, fit: FitReport): Caution[] {
-  const found: Caution[] = [];
-  for (const { id, words, holds } of RULES) {
+export const cautionsFor = (rig: Rig, fit: FitReport): Caution[] =>
+  RULES.flatMap(({ id, words, holds }) => {
     const reason = holds(rig, fit);
-    if (reason) found.push({ id, words, why: reason.why, at: reason.at });
-  }
-  return found.sort((a, b) => URGENCY.indexOf(a.id) - URGENCY.indexOf(b.id));
-}
-
-const URGENCY: readonly CautionId[] = [
-  'strike',
-  'strike unknown',
-  'sun',
-  'radioactive',
-  'support',
-  'overhead',
-  'power',
-  'tolerance',
-];
+    return reason ? [{ id, words, why: reason.why, at: reason.at }] : [];
+  });

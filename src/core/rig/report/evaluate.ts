@@ -11,14 +11,20 @@ import {
 } from '../../frame/coverage';
 import { NO_TRAVEL, type Travel } from '../../frame/geometry';
 import { deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
-import { evidenceFor, lensMagnification, predictHalo, type HaloEvidence } from '../../halo/predict';
+import {
+  evidenceFor,
+  predictHalo,
+  workingMagnification,
+  type HaloEvidence,
+} from '../../halo/predict';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
-import { openFNumberAt } from '../../kit/records/lens';
+import { openFNumberAt, pupilOf } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
 import { CROP_BASES, equivalents, type Equivalents } from '../../optics/crop';
 import type { FrameSize } from '../../optics/formats';
+import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
 import { anglesOfView, type Angles } from '../../optics/view';
 import { cautionsFor, type Caution } from './cautions';
@@ -29,7 +35,14 @@ import { riskOf, SOFTNESS_SIGMA } from './risk';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { verdictSentence } from './sentence';
-import { extensionMm, haloBehind, shiftRangeMm, trainLight, type TrainLight } from '../train';
+import {
+  extensionMm,
+  haloBehind,
+  lensFNumberOf,
+  shiftRangeMm,
+  trainLight,
+  type TrainLight,
+} from '../train';
 
 export interface OpticsReport {
   /** What the train does to focal length, f-number and light. */
@@ -144,12 +157,17 @@ export function setUp(rig: Rig): Setup {
   const { lens, parts, settings, mounts } = rig;
   const { focalMm, focusM } = settings;
   const light = trainLight(parts, lens, focalMm, settings.fNumber);
-  const lensFNumber = light.fNumber / light.factor;
-  const extension = extensionMm(parts, mounts, settings.helicoidMm);
-  const bare = predictHalo(lens, { focalMm, fNumber: lensFNumber, focusM, extensionMm: extension });
+  const lensFNumber = lensFNumberOf(light);
+  const setting = {
+    focalMm,
+    fNumber: lensFNumber,
+    focusM,
+    extensionMm: extensionMm(parts, mounts, settings.helicoidMm),
+  };
+  const bare = predictHalo(lens, setting);
   return {
     light,
-    lensMagnification: lensMagnification(lens, focalMm, focusM) + extension / focalMm,
+    lensMagnification: workingMagnification(lens, setting),
     halo: moved(haloBehind(parts, bare, lensFNumber, mounts), shiftOf(rig)),
     delivered: frameOf(rig),
     travel: travelOf(rig),
@@ -173,7 +191,7 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
   const iso = isoFactor(light.lightStops);
   return {
     train: light,
-    effectiveFNumber: light.fNumber * (1 + m / (lens.pupilMagnification ?? 1)),
+    effectiveFNumber: workingFNumber(light.fNumber, m, pupilOf(lens)),
     printsAs: printsAs(light.fNumber),
     customDisagrees: customDisagrees(
       light.lightStops - (light.glassLossStops ?? 0),
@@ -193,7 +211,7 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
 /** The evidence for the bare lens, its uncertainty scaled to the sensor behind the train. */
 function evidenceBehind(rig: Rig, light: TrainLight): HaloEvidence {
   const { focalMm, focusM } = rig.settings;
-  const fNumber = light.fNumber / light.factor;
+  const fNumber = lensFNumberOf(light);
   return evidenceFor(rig.lens, { focalMm, fNumber, focusM }, light.factor);
 }
 
@@ -259,7 +277,7 @@ export function evaluate(rig: Rig): Report {
       rig.lens,
       rig.settings.focalMm,
       openFNumberAt(rig.lens, rig.settings.focalMm),
-      light.fNumber / light.factor,
+      lensFNumberOf(light),
       verdict.worstCornerStops,
     ),
     cautions: cautionsFor(rig, fit),

@@ -12,7 +12,7 @@ import {
 } from '../../optics/depth';
 import type { FrameSize } from '../../optics/formats';
 import type { Rig } from '../rig';
-import type { TrainLight } from '../train';
+import { lensFNumberOf, type TrainLight } from '../train';
 
 export interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
@@ -60,7 +60,7 @@ export function pictureReport(
   const { settings, judgement, lens } = rig;
   const { focusM } = settings;
   const circleMm = circleOfConfusionMm(delivered, judgement.circle);
-  const bareFNumber = light.fNumber / light.factor;
+  const bareFNumber = lensFNumberOf(light);
   const thinFocusM = focusM === null ? null : Math.max(focusM, (light.focalMm * 1.01) / 1000);
   const bases =
     light.factor === 1 || focusM === null

@@ -8,7 +8,7 @@ import {
   type Detail,
 } from '../../optics/detail';
 import type { Rig } from '../rig';
-import type { TrainLight } from '../train';
+import { lensFNumberOf, type TrainLight } from '../train';
 import { fixed } from '../../words/figures';
 
 export interface SharpnessReport extends Detail {
@@ -43,7 +43,7 @@ export function sharpnessReport(rig: Rig, light: TrainLight): SharpnessReport {
     nyquist: nyquist(pitchMm),
     evidence: lens.resolutionLpMm === null ? 'class of lens' : 'own figure',
     converterOrCrop:
-      light.factor > 1 ? converterOrCrop(rig, light.factor, light.fNumber / light.factor) : null,
+      light.factor > 1 ? converterOrCrop(rig, light.factor, lensFNumberOf(light)) : null,
   };
 }
 

@@ -17,6 +17,8 @@ export interface BargainRow {
   mode: Mode;
   /** What stands between, from the kit; null where nothing at hand joins them. */
   parts: readonly Part[] | null;
+  /** Whether an adapter for it would have to be bought, and could be; null where registers are not known. */
+  adapterToBuy: boolean | null;
   /** What it needs to mount, or what speaks against it, in words. */
   needs: string;
   /** At the short end, wide open, far focus; as if it were joined where nothing at hand joins it. */
@@ -40,7 +42,9 @@ function clearFrom(rig: Rig): number | null {
   return focals[lastBad + 1] ?? null;
 }
 
-function between(rig: Rig, kit: readonly Part[]): { parts: readonly Part[] | null; needs: string } {
+type Between = Pick<BargainRow, 'parts' | 'adapterToBuy' | 'needs'>;
+
+function between(rig: Rig, kit: readonly Part[]): Between {
   const { chains, plainThicknessMm, plainCanBeBuilt } = findChains(
     rig.lens,
     rig.body,
@@ -51,11 +55,17 @@ function between(rig: Rig, kit: readonly Part[]): { parts: readonly Part[] | nul
   if (best) {
     const words =
       best.record.length === 0 ? 'goes straight on' : best.record.map(fullName).join(' + ');
-    return { parts: best.record, needs: [words, ...best.reasons].join('; ') };
+    return {
+      parts: best.record,
+      adapterToBuy: false,
+      needs: [words, ...best.reasons].join('; '),
+    };
   }
-  if (plainThicknessMm === null) return { parts: null, needs: 'a register is not known here' };
+  if (plainThicknessMm === null)
+    return { parts: null, adapterToBuy: null, needs: 'a register is not known here' };
   return {
     parts: null,
+    adapterToBuy: plainCanBeBuilt,
     needs: plainCanBeBuilt
       ? `a plain adapter ${mm(plainThicknessMm, 2)} thick, to be bought`
       : `cannot be adapted without glass: the registers leave ${mm(plainThicknessMm, 2)}`,
@@ -77,7 +87,7 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
         judgement: workspace.judgement,
         mounts,
       };
-      const { parts, needs } = between(bare, workspace.parts);
+      const { parts, adapterToBuy, needs } = between(bare, workspace.parts);
       const rig = { ...bare, parts: parts ?? [] };
       const { verdict, coverage, frame } = evaluate(rig);
       const { delivered } = frame;
@@ -87,6 +97,7 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
         body,
         mode,
         parts,
+        adapterToBuy,
         needs,
         verdict: verdict.kind,
         risk: verdict.risk,
@@ -107,7 +118,7 @@ export function beforeBuying(lens: Lens, rows: readonly BargainRow[]): string[] 
     'Put it on the largest sensor there is, wide open, before an even wall, and look at the corners at every zoom mark.',
     'Measure how deep the rear glass stands behind the flange before it goes near a mirror or a converter.',
   ];
-  if (rows.some((r) => r.parts === null && !r.needs.startsWith('cannot')))
+  if (rows.some((r) => r.parts === null && r.adapterToBuy !== false))
     ask.push('Count the adapter into the price, and a support if lens and adapter are heavy.');
   if (glassBetween)
     ask.push('Try it on the reducer slowly and stop at resistance: glass must not meet glass.');

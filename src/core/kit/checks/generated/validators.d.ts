@@ -9,3 +9,4 @@ export const parts: ValidateFunction;
 export const rigs: ValidateFunction;
 export const markings: ValidateFunction;
 export const measurements: ValidateFunction;
+export const judgement: ValidateFunction;

@@ -1,5 +1,5 @@
-/** The whole workspace, read and replaced at once. */
-import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records/judgement';
+/** A workspace file against what is here, and in its place or beside it. */
+import sameValue from 'fast-deep-equal';
 import {
   TABLE_NAMES,
   type TableName,
@@ -8,46 +8,7 @@ import {
 } from '@/core/kit/records/workspace';
 import { EXTRAS_ID, JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
 import { commit, type Write } from './journal';
-
-export async function readJudgement(db: HaloDatabase): Promise<Judgement> {
-  const stored = await db.preferences.get(JUDGEMENT_ID);
-  if (stored?.id !== JUDGEMENT_ID) return DEFAULT_JUDGEMENT;
-  const { id: _, ...judgement } = stored;
-  return judgement;
-}
-
-/** The gear, without the rigs put together from it. Read at one moment. */
-export const loadKit = (
-  db: HaloDatabase,
-): Promise<Omit<Workspace, 'rigs' | 'measurements' | 'judgement'>> =>
-  db.transaction('r', [db.mounts, db.bodies, db.lenses, db.parts, db.markings], async () => ({
-    mounts: await db.mounts.toArray(),
-    bodies: await db.bodies.toArray(),
-    lenses: await db.lenses.toArray(),
-    parts: await db.parts.toArray(),
-    markings: await db.markings.toArray(),
-  }));
-
-export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
-  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
-    ...(await loadKit(db)),
-    rigs: await db.rigs.toArray(),
-    measurements: await db.measurements.toArray(),
-    judgement: await readJudgement(db),
-  }));
-
-/** What a file said beside what is known here. */
-async function readExtras(db: HaloDatabase): Promise<Record<string, unknown>> {
-  const stored = await db.preferences.get(EXTRAS_ID);
-  return stored?.id === EXTRAS_ID ? stored.fields : {};
-}
-
-/** The workspace with all a file once said beside it, for the way out. */
-export const loadWorkspaceFile = (db: HaloDatabase): Promise<Workspace> =>
-  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
-    ...(await readExtras(db)),
-    ...(await loadWorkspace(db)),
-  }));
+import { loadWorkspace, readExtras } from './load';
 
 const KNOWN_KEYS = new Set<string>([...TABLE_NAMES, 'judgement', 'format', 'version']);
 
@@ -79,7 +40,7 @@ export function importItems(
       const own = mine.get(id);
       const state: ItemState = !own
         ? 'new'
-        : equal(own, theirs[i])
+        : sameValue(own, theirs[i])
           ? 'same'
           : changedByHand.has(`${table}/${id}`)
             ? 'conflict'
@@ -88,8 +49,6 @@ export function importItems(
     });
   });
 }
-
-const equal = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Records that are here and not in the file. */
 export const onlyHere = (here: Workspace, file: Workspace, table: TableName): number => {
@@ -124,19 +83,13 @@ export async function importWorkspace(
     const preference: JudgementRecord = { ...file.judgement, id: JUDGEMENT_ID };
     writes.push({ table: 'preferences', id: JUDGEMENT_ID, after: preference });
   }
-  const extras = Object.entries(file).filter(([key]) => !KNOWN_KEYS.has(key));
-  if (extras.length > 0) {
-    const fields = { ...(await readExtras(db)), ...Object.fromEntries(extras) };
-    writes.push({ table: 'preferences', id: EXTRAS_ID, after: { id: EXTRAS_ID, fields } });
-  }
+  const told = Object.fromEntries(Object.entries(file).filter(([key]) => !KNOWN_KEYS.has(key)));
+  const fields = mode === 'replace everything' ? told : { ...(await readExtras(db)), ...told };
+  const hasExtras = Object.keys(fields).length > 0;
+  writes.push({
+    table: 'preferences',
+    id: EXTRAS_ID,
+    after: hasExtras ? { id: EXTRAS_ID, fields } : null,
+  });
   return commit(db, label, writes, { origin: 'file' });
 }
-
-/** Changes how corners are judged, as a step of its own. */
-export const setJudgement = (db: HaloDatabase, judgement: Judgement): Promise<boolean> =>
-  commit(db, 'Change the judgement', [
-    { table: 'preferences', id: JUDGEMENT_ID, after: { ...judgement, id: JUDGEMENT_ID } },
-  ]);
-
-export const isEmpty = (workspace: Workspace): boolean =>
-  TABLE_NAMES.every((table) => workspace[table].length === 0);
