@@ -105,16 +105,25 @@ const sortOf = (table: string, { id }: Json): Migrated | null => {
   return TABLE_NAMES.find((name) => name === table) ?? null;
 };
 
+/** Tables of records there were at a version. */
+const tablesAt = (version: number): readonly RecordTable[] => {
+  const stores = Object.entries(STORES).flatMap(([since, tables]) =>
+    Number(since) <= version ? Object.keys(tables) : [],
+  );
+  return RECORD_TABLES.filter((table) => stores.includes(table));
+};
+
 /** Changes every record the database holds, in its tables and in the steps of its journal. */
 async function changeRecords(
   transaction: Transaction,
+  tables: readonly RecordTable[],
   change: (sort: Migrated, record: Json) => Json,
 ): Promise<void> {
   const changed = (table: string, record: Json | null): Json | null => {
     const sort = record && sortOf(table, record);
     return record && sort ? change(sort, record) : record;
   };
-  for (const table of RECORD_TABLES.filter((t) => transaction.storeNames.includes(t))) {
+  for (const table of tables) {
     await transaction
       .table<Json, string>(table)
       .toCollection()
@@ -154,7 +163,9 @@ export class HaloDatabase extends Dexie {
       this.version(to)
         .stores(STORES[to] ?? {})
         .upgrade((transaction) =>
-          changeRecords(transaction, (sort, record) => broughtUp(sort, record, to - 1, to)),
+          changeRecords(transaction, tablesAt(to), (sort, record) =>
+            broughtUp(sort, record, to - 1, to),
+          ),
         );
     }
     this.on('ready', () => this.fillDefaults(), true);
@@ -165,9 +176,8 @@ export class HaloDatabase extends Dexie {
     const shapes = this.table<ShapeRecord, string>('preferences');
     if ((await shapes.get(SHAPE_ID))?.shape === SHAPE) return;
     await this.transaction('rw', [...RECORD_TABLES, 'journal'], async (transaction) => {
-      await changeRecords(
-        transaction,
-        (sort, record) => completed(DEFINITIONS[sort], record) as Json,
+      await changeRecords(transaction, RECORD_TABLES, (sort, record) =>
+        completed(DEFINITIONS[sort], record),
       );
       await shapes.put({ id: SHAPE_ID, shape: SHAPE });
     });

@@ -58,7 +58,7 @@ async function checkAll(writes: readonly Write[]): Promise<void> {
 
 /** Records as they were once kept, completed with what their schemas know more today. */
 const asOfToday = ({ table }: Change, record: Records[RecordTable]): Records[RecordTable] =>
-  isTable(table) ? (completed(RECORD_SCHEMAS[table], record) as Records[RecordTable]) : record;
+  isTable(table) ? completed(RECORD_SCHEMAS[table], record) : record;
 
 async function put(
   db: HaloDatabase,

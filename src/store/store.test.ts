@@ -1,22 +1,21 @@
 import 'fake-indexeddb/auto';
-import Dexie from 'dexie';
 import { beforeEach, describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { tideMill } from '@/core/demo/tideMill';
 import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { checkRecord } from '@/core/kit/checks/validate';
 import {
   RECORD_SCHEMAS,
   EMPTY_WORKSPACE,
   WORKSPACE_FORMAT,
   type Workspace,
 } from '@/core/kit/records/workspace';
+import { RECORDS_VERSION } from '@/core/kit/records/version';
 import { arbitraryOf } from '../../tests/support/arbitraries';
 import { keepBackup, listBackups, restoreBackup, surplus } from './backups';
 import { HaloDatabase } from './db';
-import { changedHere, commit, redo, steps, undo } from './journal';
+import { changedHere, commit, redo, RefusedRecord, steps, undo } from './journal';
+import { WorkerLost } from '@/workers/door';
 import { troubleSentence } from './troubles';
 import { importItems, importWorkspace, onlyHere } from './importing';
 import { isEmpty, loadWorkspace, loadWorkspaceFile } from './load';
@@ -193,7 +192,7 @@ describe('importing a workspace', () => {
     let round = 0;
     await fc.assert(
       fc.asyncProperty(kits, async (kit) => {
-        const text = JSON.stringify({ format: WORKSPACE_FORMAT, version: 1, ...kit });
+        const text = JSON.stringify({ format: WORKSPACE_FORMAT, version: RECORDS_VERSION, ...kit });
         const file = readWorkspace(text);
         // Kits that contradict themselves are refused as a whole; that is tested elsewhere.
         fc.pre(file.ok);
@@ -248,44 +247,6 @@ describe('backups', () => {
   });
 });
 
-describe.each([1, 2] as const)('a database written by the schema of version %i', (version) => {
-  const STORES = {
-    mounts: 'id',
-    bodies: 'id',
-    lenses: 'id',
-    parts: 'id',
-    rigs: 'id',
-    preferences: 'id',
-    journal: '++seq, undone',
-  };
-  type Dump = Record<string, { id: string }[]> & { judgement: object };
-  const dump = JSON.parse(readFileSync(`tests/fixtures/database-${version}.json`, 'utf8')) as Dump;
-
-  it('opens, loses nothing, and every record passes the checks of today', async () => {
-    const name = `old-version-${version}`;
-    const old = new Dexie(name);
-    old.version(1).stores(STORES);
-    if (version === 2) old.version(2).stores({});
-    for (const table of ['mounts', 'bodies', 'lenses', 'parts', 'rigs'])
-      await old.table(table).bulkPut(dump[table]!);
-    await old.table('preferences').put({ ...dump.judgement, id: 'judgement' });
-    old.close();
-    const opened = new HaloDatabase(name);
-    const workspace = await loadWorkspaceFile(opened);
-    for (const table of ['mounts', 'bodies', 'lenses', 'parts', 'rigs'] as const) {
-      expect(workspace[table]).toHaveLength(dump[table]!.length);
-      for (const before of dump[table]!) {
-        const after = workspace[table].find((r) => r.id === before.id)!;
-        expect(after).toMatchObject(before);
-        expect(checkRecord(table, after)).toEqual({ ok: true, value: after });
-      }
-    }
-    expect(readWorkspace(writeWorkspace(workspace)).ok).toBe(true);
-    expect(await opened.markings.count()).toBe(0);
-    opened.close();
-  });
-});
-
 describe('preferences', () => {
   it('are a step of their own', async () => {
     await setJudgement(db, { ...tideMill.judgement, school: 'as a look' });
@@ -295,16 +256,106 @@ describe('preferences', () => {
   });
 });
 
-describe('storage troubles', () => {
+describe('what is written is checked at the door', () => {
+  const [mount] = tideMill.mounts;
+  const put = (after: unknown, id = 'm') =>
+    commit(db, 'Write', [{ table: 'mounts', id, after: after as typeof mount & object }]);
+
   it.each([
-    ['QuotaExceededError', /no room left/],
-    ['VersionError', /newer version/],
-    ['MissingAPIError', /does not let this page keep data/],
-    ['SomethingElse', /could not be stored/],
-  ])('%s is said plainly', (name, sentence) => {
-    const inner = Object.assign(new Error('inner'), { name });
-    expect(
-      troubleSentence(Object.assign(new Error('outer'), { name: 'AbortError', inner })),
-    ).toMatch(sentence);
+    ['a figure out of its range', { ...mount!, id: 'm', registerMm: -3 }, /registerMm: must be/],
+    [
+      'a note too long to be read again',
+      { ...mount!, id: 'm', note: 'x'.repeat(5000) },
+      /note: must be text/,
+    ],
+    ['a record kept under another id', { ...mount!, id: 'other' }, /"other" was to be kept as "m"/],
+    ['a contradiction', null, /shorter than the wide end/],
+  ])('%s is refused, and nothing of the step is written', async (_, record, sentence) => {
+    const lens = { ...tideMill.lenses[0]!, id: 'l', focalMaxMm: 1 };
+    const wrong =
+      record === null
+        ? commit(db, 'Write', [
+            { table: 'mounts', id: 'fine', after: { ...mount!, id: 'fine' } },
+            { table: 'lenses', id: 'l', after: lens },
+          ])
+        : put(record);
+    await expect(wrong).rejects.toThrow(RefusedRecord);
+    await expect(wrong).rejects.toThrow(sentence);
+    expect(await db.mounts.count()).toBe(0);
+    expect(await db.journal.count()).toBe(0);
+  });
+
+  it('so is a judgement nobody could mean', async () => {
+    await expect(setJudgement(db, { ...tideMill.judgement, gradeStops: 60 })).rejects.toThrow(
+      /gradeStops: must be a number from 0.1 to 6; it is 60/,
+    );
+  });
+});
+
+describe('steps in quick succession', () => {
+  it('become one that takes back every record either of them touched', async () => {
+    const [a, b] = tideMill.mounts;
+    const step = (mount: typeof a & object) =>
+      commit(db, 'Drag', [{ table: 'mounts', id: mount.id, after: mount }], { mergeKey: 'drag' });
+    await step(a!);
+    await step(b!);
+    await step({ ...a!, name: 'moved' });
+    expect(await db.journal.count()).toBe(1);
+    expect(await db.mounts.count()).toBe(2);
+    await undo(db);
+    expect(await db.mounts.count()).toBe(0);
+    await redo(db);
+    expect((await db.mounts.get(a!.id))?.name).toBe('moved');
+    expect(await db.mounts.get(b!.id)).toEqual(b);
+  });
+});
+
+describe('a file against what is here', () => {
+  it('is compared by value, not by the order of keys', async () => {
+    await importWorkspace(db, tideMill, 'replace everything', 'Load');
+    const turned = tideMill.mounts.map(
+      (m) => Object.fromEntries(Object.entries(m).reverse()) as unknown as typeof m,
+    );
+    const items = importItems(tideMill, { ...EMPTY_WORKSPACE, mounts: turned }, new Set());
+    expect(new Set(items.map((i) => i.state))).toEqual(new Set(['same']));
+    const file = { ...EMPTY_WORKSPACE, mounts: turned };
+    expect(await importWorkspace(db, file, 'add and update', 'Open')).toBe(false);
+  });
+
+  it('in place of everything leaves nothing of what an earlier file said beside its tables', async () => {
+    await importWorkspace(db, { ...tideMill, future: 1 } as Workspace, 'replace everything', 'A');
+    await importWorkspace(db, { ...tideMill, later: 2 } as Workspace, 'add and update', 'B');
+    expect(await loadWorkspaceFile(db)).toMatchObject({ future: 1, later: 2 });
+    await importWorkspace(db, tideMill, 'replace everything', 'C');
+    expect(Object.keys(await loadWorkspaceFile(db))).not.toContain('future');
+    await undo(db);
+    expect(await loadWorkspaceFile(db)).toMatchObject({ future: 1, later: 2 });
+  });
+});
+
+describe('troubles', () => {
+  const named = (name: string, inner?: Error) =>
+    Object.assign(new Error('what the browser says'), { name, inner });
+
+  it.each([
+    ['a full disk', named('AbortError', named('QuotaExceededError')), /no room left/],
+    ['a newer database', named('VersionError'), /newer version/],
+    ['a private window', named('OpenFailedError'), /does not let this page keep data/],
+    ['a change that did not go through', named('AbortError'), /could not be stored/],
+    ['a worker that is gone', new WorkerLost('out of memory'), /works this out stopped/],
+    [
+      'a record that is refused',
+      new RefusedRecord([{ code: '', path: '', sentence: 'f/0 is none.' }]),
+      /Nothing was changed: f\/0 is none\./,
+    ],
+    ['a mistake of ours', new TypeError('x is undefined'), /in the program itself: x is undefined/],
+    ['nothing at all', undefined, /in the program itself/],
+  ])('%s is said plainly, and of the right thing', (_, error, sentence) => {
+    expect(troubleSentence(error)).toMatch(sentence);
+  });
+
+  it('only storage is blamed on storage', () => {
+    for (const error of [new WorkerLost('gone'), new TypeError('x'), named('SomethingElse')])
+      expect(troubleSentence(error)).not.toMatch(/could not be stored|The browser/);
   });
 });

@@ -22,7 +22,7 @@ function cellOf(value: unknown, { kind }: Column): string {
 export function writeCsv<T extends KitTable>(table: T, records: readonly Tables[T][]): string {
   const columns = columnsOf(table);
   const rows = records.map((record) => {
-    const left = leftOver(record as unknown as Record<string, unknown>, schemaOf(table));
+    const left = leftOver(record, schemaOf(table));
     return [
       ...columns.map((column) => cellOf(valueAt(record, column.path), column)),
       Object.keys(left).length > 0 ? JSON.stringify(left) : '',

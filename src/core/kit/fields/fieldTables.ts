@@ -33,16 +33,16 @@ const glass = fieldsOf(plateSchema);
 const frame = fieldsOf(frameSizeSchema);
 
 /* Fields that several records share: each is asked of the record's own schema, so that it has them. */
-type AsksText<P extends string> = {
+interface AsksText<P extends string> {
   text: (path: P, label: string, long?: boolean) => ScalarField;
-};
-type AsksNumber<P extends string> = {
+}
+interface AsksNumber<P extends string> {
   number: (path: P, label: string, unit?: Unit) => NumberField;
-};
+}
 type Contact = 'focus' | 'aperture' | 'metadata' | 'stabiliser';
-type AsksContacts = {
+interface AsksContacts {
   flag: (path: `electronics.${Contact}`, label: string) => ScalarField;
-};
+}
 
 const names = (of: AsksText<'name' | 'maker'>): readonly ScalarField[] => [
   of.text('name', 'Name'),

@@ -60,10 +60,7 @@ export function fieldsOf<S extends TObject | (TSchema & JsonSchema)>(schema: S) 
       unit,
     }),
     /** Both sides of a frame. */
-    size: <P extends PathTo<T, 'inner'> & keyof T & string>(
-      path: P,
-      label: string,
-    ): readonly ScalarField[] =>
+    size: (path: PathTo<T, 'inner'> & keyof T & string, label: string): readonly ScalarField[] =>
       (['widthMm', 'heightMm'] as const).map((side) => ({
         kind: 'number',
         path: `${path}.${side}`,
