@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Problem } from '@/core/words/problem';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
-import type { Figure, FrameMeasure } from '@/core/measure/measureFrame';
+import type { Figure, FrameMeasure } from '@/core/measure/measureGrid';
 import { decodePicture } from '@/node/picture';
 import {
   badInput,

@@ -11,7 +11,7 @@ import {
 import { fitHalo } from '@/core/measure/fit/haloFit';
 import { frameView, type FrameView } from '@/core/measure/frameView';
 import { measureFile, type FileOptions } from '@/core/measure/measureFile';
-import { figuresOf, type FrameMeasure } from '@/core/measure/measureFrame';
+import { measureGrid, type FrameMeasure } from '@/core/measure/measureGrid';
 import type { PixelImage } from '@/core/measure/file/pixels';
 import type { LightGrid } from '@/core/measure/light/lightGrid';
 import type { Tone } from '@/core/measure/light/tone';
@@ -107,7 +107,7 @@ const measureDoor = {
   },
   /** The light of an old frame measured by the method of today. */
   again(grid: LightGrid, fNumber: number): FrameMeasure {
-    return figuresOf(fitHalo([{ grid, fNumber }]), 0, grid).measure;
+    return measureGrid(grid, { fNumber }).measure;
   },
 };
 

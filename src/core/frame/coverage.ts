@@ -1,5 +1,6 @@
 /** How a halo covers a frame: corners, margins, shares, clean frames, and the verdict. */
-import { haloRadii, HARD_TRANSMISSION, radiusWhere, type HaloRadii } from '../halo/radii';
+import { haloRadii, HARD_TRANSMISSION, type HaloRadii } from '../halo/radii';
+import { whereFalling } from '../maths/rootFinding';
 import { darknessStops, lightAt, transmissionAt, type Halo } from '../halo/rims';
 import type { FrameSize } from '../optics/formats';
 import {
@@ -39,7 +40,7 @@ export interface Verdict {
 function isKeyhole(halo: Halo, frame: FrameSize): boolean {
   const { centre } = halo;
   const farthest = worstCornerRadius(frame, centre, NO_TRAVEL);
-  const needed = radiusWhere((r) => -areaShare(frame, centre, r), -KEYHOLE_SHARE, 0, farthest);
+  const needed = whereFalling((r) => -areaShare(frame, centre, r), -KEYHOLE_SHARE, 0, farthest);
   return transmissionAt(halo.rims, needed) < HARD_TRANSMISSION;
 }
 

@@ -2,6 +2,7 @@
  * A circle over a frame: corner radii, shares, the largest clean frame. Lengths in mm from the middle of
  * the frame, x right, y down; the circle's centre is `offset`.
  */
+import { whereBeginning } from '../maths/rootFinding';
 import { farthestCornerMm, type FrameSize } from '../optics/formats';
 
 export interface Offset {
@@ -114,15 +115,10 @@ export function freeCleanFrame(
     const ey = Math.max(0, dy - (frame.heightMm / 2 - h));
     return (aspect * h + ex) ** 2 + (h + ey) ** 2 <= radiusMm * radiusMm;
   };
-  let [low, high] = [0, tallestInFrame(frame, aspect)];
-  if (fits(high)) return sized(aspect, high);
+  const tallest = tallestInFrame(frame, aspect);
+  if (fits(tallest)) return sized(aspect, tallest);
   if (!fits(0)) return sized(aspect, 0);
-  for (let i = 0; i < 40; i += 1) {
-    const mid = (low + high) / 2;
-    if (fits(mid)) low = mid;
-    else high = mid;
-  }
-  return sized(aspect, low);
+  return sized(aspect, whereBeginning(fits, tallest, 0, 40));
 }
 
 /**

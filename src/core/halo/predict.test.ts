@@ -78,8 +78,10 @@ describe('evidence', () => {
   });
 
   it('calls a single measured frame two millimetres unsure four stops away', () => {
-    const lens: Lens = { ...lensExample, halo: [{ ...haloSampleExample, rear: null }] };
+    const evidence = { ...haloSampleExample.evidence, frames: 1 };
+    const lens: Lens = { ...lensExample, halo: [{ ...haloSampleExample, evidence }] };
     expect(evidenceFor(lens, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(Math.hypot(2, 0.12), 6);
+    expect(evidenceFor(lensExample, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(0.12, 6);
     expect(evidenceFor(lens, at(18, 1.8)).edgeSigmaMm).toBeCloseTo(0.12, 6);
   });
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { haloRadii, radiusWhere } from './radii';
+import { whereFalling } from '../maths/rootFinding';
+import { haloRadii } from './radii';
 import { transmissionAt, type Halo } from './rims';
 
 const oneRim = (R: number, w: number, exitPupilMm: number | null = null): Halo => ({
@@ -48,14 +49,14 @@ describe('named radii', () => {
   });
 });
 
-describe('radiusWhere', () => {
+describe('whereFalling', () => {
   it('answers the nearer end where the level is not passed', () => {
-    expect(radiusWhere(() => 0, 0.5, 3, 9)).toBe(3);
-    expect(radiusWhere(() => 1, 0.5, 3, 9)).toBe(9);
+    expect(whereFalling(() => 0, 0.5, 3, 9)).toBe(3);
+    expect(whereFalling(() => 1, 0.5, 3, 9)).toBe(9);
   });
 
   it('finds steep and shallow crossings', () => {
-    expect(radiusWhere((r) => (r < 7 ? 1 : 0), 0.5, 0, 10)).toBeCloseTo(7, 3);
-    expect(radiusWhere((r) => 1 - r / 10, 0.25, 0, 10)).toBeCloseTo(7.5, 3);
+    expect(whereFalling((r) => (r < 7 ? 1 : 0), 0.5, 0, 10)).toBeCloseTo(7, 3);
+    expect(whereFalling((r) => 1 - r / 10, 0.25, 0, 10)).toBeCloseTo(7.5, 3);
   });
 });

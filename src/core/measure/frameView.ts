@@ -2,7 +2,6 @@
 import { transmissionAt } from '../halo/rims';
 import { middleLight } from './light/contour';
 import { rimsOf } from './fit/haloModel';
-import { wallOf } from './fit/haloFit';
 import type { FrameEvidence } from './measureFrame';
 
 export interface ViewProfilePoint {
@@ -33,7 +32,7 @@ const stopsOf = (light: number): number =>
 export function frameView({ grid, profile, fit }: FrameEvidence): FrameView {
   const { columns, rows, sensor } = grid;
   const inner = [...grid.light].sort((a, b) => b - a)[Math.floor(grid.light.length * 0.05)] ?? 1;
-  const wall = fit ? wallOf(fit, 0) : null;
+  const wall = fit?.walls[0] ?? null;
   const rims = fit ? rimsOf(fit.rims) : [];
   const natural = (r: number) => (fit?.exitPupilMm ? (1 + (r / fit.exitPupilMm) ** 2) ** -2 : 1);
   const modelAt = (r: number) => transmissionAt(rims, r) * natural(r);

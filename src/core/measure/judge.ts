@@ -1,6 +1,6 @@
 /** Whether a frame is fit to measure: an even, bright, unclipped field. */
-import { wallOf, type HaloFit } from './fit/haloFit';
-import { residualsOf } from './fit/haloProblem';
+import { medianOf } from '../maths/median';
+import type { HaloFit } from './fit/haloFit';
 import type { LightGrid } from './light/lightGrid';
 
 /** What can be wrong with a frame. */
@@ -82,17 +82,15 @@ export function judgeLight(grid: LightGrid, middle: number, grain: number): Verd
   return { refused: share > MOST_CLIPPED_CELLS || grain > 3 * GRAINY, warnings };
 }
 
-/** What a fit shows of the wall, for one of its frames. */
-export function judgeFit(fit: HaloFit, frame: number): Verdict {
-  const field = fit.fields[frame];
-  if (!field) return { refused: false, warnings: [] };
-  const misses = residualsOf(fit.layout, fit.p, field, frame);
-  const sorted = misses.map(Math.abs).sort();
-  const spread = 1.4826 * (sorted[sorted.length >> 1] ?? 0);
+/** What a fit of one frame shows of its wall. */
+export function judgeFit({ fields, walls, misses }: HaloFit): Verdict {
+  const [field, wall, left] = [fields[0], walls[0], misses[0]];
+  if (!field || !wall || !left) return { refused: false, warnings: [] };
+  const spread = 1.4826 * medianOf(left.map(Math.abs));
   // Lit by what the model or the frame says: a shadow is dark where there should be light.
-  const lit = misses.filter((miss, k) => (field.root[k] as number) + Math.max(0, -miss) > LIT);
+  const lit = left.filter((miss, k) => (field.root[k] as number) + Math.max(0, -miss) > LIT);
   const off = lit.filter((m) => Math.abs(m) > OFF).length / Math.max(1, lit.length);
-  const { share } = wallOf(fit, frame);
+  const { share } = wall;
   const warnings: FrameWarning[] = [];
   if (share > TILTED) warnings.push('tilted');
   if (spread > UNEVEN) warnings.push('uneven');

@@ -7,7 +7,8 @@ import {
   type FrameSettings,
   type PictureDecoder,
 } from './file/decode';
-import { measureFrame, type Figure, type FrameEvidence, type FrameMeasure } from './measureFrame';
+import { measureFrame, type FrameEvidence } from './measureFrame';
+import { type Figure, type FrameMeasure } from './measureGrid';
 import type { PixelImage } from './file/pixels';
 import type { Tone } from './light/tone';
 

@@ -17,8 +17,11 @@ import { expose } from '../bench-camera/expose';
 import { trueRadii } from '../bench-camera/rays';
 import { diagonalMm } from '../optics/formats';
 import { randomOf } from '../maths/random';
-import { fitHalo } from './fit/haloFit';
-import { halfLightAt } from './fit/interval';
+import { fitHalo, type FrameLight } from './fit/haloFit';
+import { evidenceFor, predictHalo } from '../halo/predict';
+import { haloRadii } from '../halo/radii';
+import { lensExample, lensOf } from '../kit/records/lens';
+import { sampleFrom } from './toSample';
 import { measureFrame } from './measureFrame';
 import type { PixelImage } from './file/pixels';
 import { reduceFrame } from './light/lightGrid';
@@ -107,12 +110,26 @@ describe('lenses drawn another way than those the method was made with', () => {
   }, 120_000);
 });
 
+/** What the program foretells of a measured lens at another aperture: half light, and its 90 % interval. */
+function foretold(frames: readonly FrameLight[], focalMm: number, fNumber: number) {
+  const facts = { id: 's', focalMm, focusM: null, date: '2026-05-12', source: '', note: '' };
+  const sample = sampleFrom(fitHalo(frames), { ...facts, fNumber: frames[0]!.fNumber! });
+  const lens = lensOf({
+    ...lensExample,
+    ...{ focalMinMm: focalMm, focalMaxMm: focalMm, openFNumberWide: 1, focusing: 'unit' },
+    halo: [sample],
+  });
+  const setting = { focalMm, fNumber, focusM: null };
+  const value = haloRadii(predictHalo(lens, setting)).half;
+  const reach = 1.645 * evidenceFor(lens, setting).edgeSigmaMm;
+  return { value, low: value - reach, high: value + reach };
+}
+
 describe('two frames, wide open and f/8 to f/11', () => {
-  it('predict the stops between to 0.15 mm, and the interval holds; one frame alone says it cannot', () => {
+  it('foretell the stops between to 0.15 mm; one frame alone is a good deal less sure, and says so', () => {
     const misses: number[] = [];
-    let held = 0;
     let heldByOne = 0;
-    const widths: { one: number; two: number }[] = [];
+    let surer = 0;
     for (let i = 0; i < 10; i += 1) {
       const random = randomOf(HELD_OUT + i);
       const rig = drawRig(random, 0.6, 0.97);
@@ -122,25 +139,18 @@ describe('two frames, wide open and f/8 to f/11', () => {
         fNumber,
         grid: reduceFrame(expose(mapOf(rig, fNumber), exposureOf(rig, random)), tone, rig.sensor),
       }));
-      const both = fitHalo(shots);
-      const alone = fitHalo(shots.slice(0, 1));
       const between = Math.sqrt(open * closed);
       const truth = trueRadii(mapOf(rig, between)).halfLight ?? Number.NaN;
-      const two = halfLightAt(both, [open, closed], between);
-      const one = halfLightAt(alone, [open], between);
+      const two = foretold(shots, 50, between);
+      const one = foretold(shots.slice(0, 1), 50, between);
       misses.push(Math.abs(onFullFrame(two.value - truth, rig.sensor)));
-      const holds = (f: { low: number; high: number | null }) =>
-        f.low <= truth && truth <= (f.high ?? Infinity);
-      if (holds(two)) held += 1;
-      if (holds(one)) heldByOne += 1;
-      widths.push({ one: (one.high ?? 99) - one.low, two: (two.high ?? 99) - two.low });
+      if (one.low <= truth && truth <= one.high) heldByOne += 1;
+      if (one.high - one.low > 3 * (two.high - two.low)) surer += 1;
     }
     misses.sort((a, b) => a - b);
     expect(misses[5]).toBeLessThan(0.15);
-    expect(held).toBeGreaterThanOrEqual(8);
     expect(heldByOne).toBeGreaterThanOrEqual(9);
-    const wider = widths.filter(({ one, two }) => one > 3 * two).length;
-    expect(wider).toBeGreaterThanOrEqual(7);
+    expect(surer).toBeGreaterThanOrEqual(7);
   }, 120_000);
 });
 

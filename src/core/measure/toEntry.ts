@@ -1,6 +1,6 @@
 /** A measured frame as an entry of the log. */
 import type { Measurement } from '../kit/records/measurement';
-import type { FrameMeasure } from './measureFrame';
+import type { FrameMeasure } from './measureGrid';
 import { METHOD_VERSION } from './method';
 
 /** What the log keeps of a measure itself, beside when, where and on what it was taken. */

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import type { FrameMeasure } from '@/core/measure/measureFrame';
+import type { FrameMeasure } from '@/core/measure/measureGrid';
 import type { FrameView } from '@/core/measure/frameView';
 import { mm } from '@/core/words/figures';
 

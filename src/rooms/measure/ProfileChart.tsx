@@ -12,7 +12,7 @@ import {
 } from 'recharts';
 import styled from 'styled-components';
 import type { FrameView } from '@/core/measure/frameView';
-import type { FrameMeasure } from '@/core/measure/measureFrame';
+import type { FrameMeasure } from '@/core/measure/measureGrid';
 import { stopsWords } from '@/core/words/figures';
 
 const Place = styled.div`

@@ -2,7 +2,7 @@
 import { limitStops, type Judgement } from '@/core/kit/records/judgement';
 import type { Halo } from '@/core/halo/rims';
 import { cornerLift, frameGains } from '@/core/frame/lift';
-import type { FrameMeasure } from '@/core/measure/measureFrame';
+import type { FrameMeasure } from '@/core/measure/measureGrid';
 import type { Why } from '@/core/rig/readings/whyTypes';
 import type { Frame } from './frames';
 import { predictedHalfLight, settingOf } from './frames';

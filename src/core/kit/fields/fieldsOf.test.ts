@@ -40,7 +40,6 @@ describe('fields follow from the schema', () => {
     // @ts-expect-error a step of focus points has no name to be told by
     fieldsOf(bodySchema).list('autofocusPoints', 'Points', { ...step, summary: 'name' });
   });
-  });
 
   it('a record declared with the wrong type does not compile', () => {
     // @ts-expect-error a focal length is a number

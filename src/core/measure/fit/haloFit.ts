@@ -1,6 +1,5 @@
 /** The halo in one frame, or in frames at several apertures of one setting. */
-import { HALF_TRANSMISSION, radiusWhere } from '../../halo/radii';
-import { blackoutRadiusMm, openRadiusMm, transmissionAt } from '../../halo/rims';
+import { blackoutRadiusMm } from '../../halo/rims';
 import { medianOf } from '../../maths/median';
 import { contourCircle, edgeContour, middleLight } from '../light/contour';
 import { fieldOf, type FrameField } from './frameField';
@@ -14,6 +13,7 @@ import {
   frameAt,
   GRADIENT_X,
   GRADIENT_Y,
+  halfLightOf,
   LOG_LEVEL,
   parametersIn,
   radiusAt,
@@ -33,6 +33,18 @@ export interface FrameLight {
   fNumber: number | null;
 }
 
+/** What a fit says of the wall in one of its frames. */
+export interface Wall {
+  /** Slope: change of light a mm. */
+  xPerMm: number;
+  yPerMm: number;
+  /** Change over half the diagonal, share. */
+  share: number;
+  /** Light of the halo's middle, and stray light everywhere, shares of the frame's middle. */
+  level: number;
+  floor: number;
+}
+
 export interface HaloFit {
   layout: Layout;
   p: Float64Array;
@@ -48,18 +60,9 @@ export interface HaloFit {
   exitPupilMm: number | null;
   halfLightMm: number;
   frozen: ReadonlySet<number>;
-}
-
-/** Half-light radius of some rims, mm. */
-export function halfLightOf(rims: readonly FittedRim[]): number {
-  const modelled = rimsOf(rims);
-  const through = (r: number) => transmissionAt(modelled, r);
-  return radiusWhere(
-    through,
-    HALF_TRANSMISSION,
-    openRadiusMm(modelled),
-    blackoutRadiusMm(modelled),
-  );
+  /** Of each frame: its wall, and what the fit leaves of it cell by cell, in roots of light. */
+  walls: Wall[];
+  misses: Float32Array[];
 }
 
 /** A second rim must lower the cost by more than this share, and by this after a few steps to be followed up. */
@@ -199,6 +202,18 @@ function frozenFor(
   return frozen;
 }
 
+function wallAt(layout: Layout, p: Float64Array, frame: number, halfDiagonalMm: number): Wall {
+  const at = frameAt(layout, frame);
+  const [x, y] = [p[at + GRADIENT_X] as number, p[at + GRADIENT_Y] as number];
+  return {
+    xPerMm: x / halfDiagonalMm,
+    yPerMm: y / halfDiagonalMm,
+    share: Math.hypot(x, y),
+    level: Math.exp(p[at + LOG_LEVEL] as number),
+    floor: p[at + FLOOR] as number,
+  };
+}
+
 /** Fits one frame, or several of one setting that share centre, rims and pupil. */
 export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {}): HaloFit {
   let layout: Layout = { rims: 1, frames: frames.length };
@@ -245,19 +260,7 @@ export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {})
     exitPupilMm: exitPupilOf(found.p[FALLOFF] as number, halfDiagonalMm),
     halfLightMm: halfLightOf(rims),
     frozen,
-  };
-}
-
-/** What a fit says of one of its frames beside the halo. */
-export function wallOf(fit: HaloFit, frame: number) {
-  const at = frameAt(fit.layout, frame);
-  const D = fit.fields[frame]?.halfDiagonalMm ?? 1;
-  return {
-    xPerMm: (fit.p[at + GRADIENT_X] as number) / D,
-    yPerMm: (fit.p[at + GRADIENT_Y] as number) / D,
-    /** Change over half the diagonal, share. */
-    share: Math.hypot(fit.p[at + GRADIENT_X] as number, fit.p[at + GRADIENT_Y] as number),
-    level: Math.exp(fit.p[at + LOG_LEVEL] as number),
-    floor: fit.p[at + FLOOR] as number,
+    walls: fine.map((field, i) => wallAt(layout, found.p, i, field.halfDiagonalMm)),
+    misses: fine.map((field, i) => residualsOf(layout, found.p, field, i)),
   };
 }

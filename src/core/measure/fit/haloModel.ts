@@ -1,4 +1,5 @@
 /** What a frame of an even wall should look like under a halo: the model that is fitted. */
+import { HALF_TRANSMISSION, radiusAtTransmission } from '../../halo/radii';
 import { transmissionAt, type Rim } from '../../halo/rims';
 
 /** One rim as the fit holds it: both figures positive, softness at most the radius. */
@@ -25,6 +26,10 @@ export const PLACES = NODES + 1;
 
 export const rimsOf = (rims: readonly FittedRim[]): Rim[] =>
   rims.map((rim, i) => ({ ...rim, side: i === 0 ? 'front' : 'rear' }));
+
+/** Half-light radius of some rims, mm. */
+export const halfLightOf = (rims: readonly FittedRim[]): number =>
+  radiusAtTransmission(rimsOf(rims), HALF_TRANSMISSION);
 
 /** Tables one set of rims. A cell `cellMm` wide sees the average over its width, here by Simpson's rule. */
 function fillTable(

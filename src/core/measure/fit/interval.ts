@@ -1,8 +1,12 @@
-/** How far the half-light radius may lie from its best value: a ladder of refits, not formal sigmas. */
-import { halfLightOf, type HaloFit } from './haloFit';
-import { radiusAt, type FittedRim } from './haloModel';
-import { haloProblem } from './haloProblem';
+/**
+ * How far the half-light radius may lie from its best value. Formal standard deviations are far too small
+ * here, as soft rims and natural falloff look alike. So the radius is held at values farther and farther
+ * from the best, all else is fitted anew each time, and the interval ends where the fit gets too much worse.
+ */
 import { minimise } from '../../maths/leastSquares';
+import type { HaloFit } from './haloFit';
+import { halfLightOf, radiusAt } from './haloModel';
+import { haloProblem } from './haloProblem';
 
 export interface Interval {
   low: number;
@@ -10,17 +14,19 @@ export interface Interval {
   high: number | null;
 }
 
-/** A rung is held to its half-light radius within about this, mm. */
-const HOLD_MM = 0.004;
-/** The first rung, and one beyond which a frame sets no limit, mm. */
-const FIRST_RUNG_MM = 0.02;
-const LAST_RUNG_MM = 8;
-/** A rung lies at least and at most so many times as far as the one before. */
-const LEAST_GROWTH = 1.5;
-const MOST_GROWTH = 6;
+/** The half-light radius is held to the value tried within about this, mm. */
+const HELD_WITHIN_MM = 0.004;
+/** Offsets from the best radius: the first one tried, and one beyond which a frame sets no limit, mm. */
+const FIRST_OFFSET_MM = 0.02;
+const LAST_OFFSET_MM = 8;
+/** Each offset is at least and at most so many times the one before. */
+const LEAST_FACTOR = 1.5;
+const MOST_FACTOR = 6;
+/** The next offset is aimed so much beyond where the limit should be passed. */
+const AIM_BEYOND = 1.1;
 
 /**
- * Cost a rung may add and still be believed. Cells are not independent witnesses: what a fit leaves is
+ * Cost an offset may add and still be believed. Cells are not independent witnesses: what a fit leaves is
  * mostly the model's own error, alike over many cells. The figure is set so that nine of ten intervals
  * hold the truth on simulated frames (see the tests of measuring).
  */
@@ -31,21 +37,14 @@ const LEAST_SHARE_OF_SOFTNESS = 0.022;
 /** So much more of it as the softness is a share of the radius: soft rims and natural falloff look alike. */
 const MORE_FOR_SOFT_RIMS = 0.1;
 
-/** Rims as they are at an aperture that makes them `softer` times as soft. */
-const softened = (rims: readonly FittedRim[], softer: number): FittedRim[] =>
-  rims.map(({ edgeRadiusMm, softnessMm }) => ({
-    edgeRadiusMm,
-    softnessMm: Math.min(edgeRadiusMm, softnessMm * softer),
-  }));
-
-/** Extra cost of holding the half-light radius at `target`, and where the fit then stands. */
-function rung(fit: HaloFit, softer: number, from: Float64Array, target: number) {
+/** The fit with its half-light radius held at `targetMm`: where it then stands and what that adds to its cost. */
+function heldAt(fit: HaloFit, from: Float64Array, targetMm: number) {
   const problem = haloProblem({
     layout: fit.layout,
     fields: fit.rough.fields,
     scale: fit.scale,
     frozen: fit.frozen,
-    wish: (rims) => (halfLightOf(softened(rims, softer)) - target) / HOLD_MM,
+    wish: (rims) => (halfLightOf(rims) - targetMm) / HELD_WITHIN_MM,
   });
   const { p, cost } = minimise(problem, from, 6, 2e-4);
   return { p, added: cost - fit.rough.cost };
@@ -59,44 +58,34 @@ function enlarged({ layout, rough }: HaloFit, times: number): Float64Array {
   return p;
 }
 
-/** Distance from the best value to where the added cost passes what is believed; null where it never does. */
-function reach(fit: HaloFit, softer: number, sign: 1 | -1): number | null {
-  const best = halfLightOf(softened(fit.rims, softer));
+/** Offset, outward or inward, at which the added cost passes what is believed, mm; null where it never does. */
+function believedOffset(fit: HaloFit, sign: 1 | -1): number | null {
+  const best = fit.halfLightMm;
   const limit = Math.sqrt(BELIEVED_COST);
   const start = fit.rough.p;
   let before = { offset: 0, root: 0, p: start };
-  let offset = FIRST_RUNG_MM;
-  while (offset <= LAST_RUNG_MM) {
+  let offset = FIRST_OFFSET_MM;
+  while (offset <= LAST_OFFSET_MM) {
     const target = best + sign * offset;
     if (target <= 0) return best;
-    // Each rung starts where the line through the best fit and the rung before leads.
+    // Each search starts where the line through the best fit and the one before leads.
     const onward = offset / before.offset;
     const from =
       before.offset === 0
         ? enlarged(fit, target / best)
         : start.map((v, i) => v + ((before.p[i] as number) - v) * onward);
-    const { p, added } = rung(fit, softer, from, target);
+    const { p, added } = heldAt(fit, from, target);
+    // The root of the added cost grows nearly in step with the offset.
     const root = Math.sqrt(Math.max(0, added));
     if (root >= limit) {
       const share = (limit - before.root) / Math.max(1e-9, root - before.root);
       return before.offset + (offset - before.offset) * share;
     }
     before = { offset, root, p };
-    // The root grows nearly in step with the offset: aimed a little beyond where it should pass.
-    const growth = (1.1 * limit) / Math.max(1e-9, root);
-    offset *= Math.min(MOST_GROWTH, Math.max(LEAST_GROWTH, growth));
+    const factor = (AIM_BEYOND * limit) / Math.max(1e-9, root);
+    offset *= Math.min(MOST_FACTOR, Math.max(LEAST_FACTOR, factor));
   }
   return null;
-}
-
-function intervalOf(fit: HaloFit, softer: number, leastMm: number): Interval {
-  const best = halfLightOf(softened(fit.rims, softer));
-  const down = reach(fit, softer, -1);
-  const up = reach(fit, softer, 1);
-  return {
-    low: Math.max(0, best - Math.hypot(down ?? best, leastMm)),
-    high: up === null ? null : best + Math.hypot(up, leastMm),
-  };
 }
 
 /** The interval in which the half-light radius of the first frame lies with 90 % confidence, mm. */
@@ -105,25 +94,12 @@ export function halfLightInterval(fit: HaloFit): Interval {
     b.softnessMm < a.softnessMm ? b : a,
   );
   const share = LEAST_SHARE_OF_SOFTNESS + MORE_FOR_SOFT_RIMS * (softnessMm / edgeRadiusMm);
-  return intervalOf(fit, 1, LEAST_MM + share * softnessMm);
-}
-
-/** What two frames leave unsure of the stops between them, on 36x24, mm. */
-const BETWEEN_MM = 0.05;
-/** What one frame leaves unsure of another aperture: so much a stop, up to so much, on 36x24, mm. */
-const PER_STOP_MM = 0.5;
-const AT_MOST_MM = 2;
-const HALF_FULL_FRAME_MM = 21.633;
-
-/** Half-light radius at another f-number of the same setting, mm, with its 90 % interval. */
-export function halfLightAt(fit: HaloFit, fNumbers: readonly number[], fNumber: number) {
-  const [first = fNumber] = fNumbers;
-  const softer = first / fNumber;
-  const scale = (fit.fields[0]?.halfDiagonalMm ?? HALF_FULL_FRAME_MM) / HALF_FULL_FRAME_MM;
-  const away = Math.min(...fNumbers.map((n) => Math.abs(2 * Math.log2(n / fNumber))));
-  const between = Math.min(...fNumbers) <= fNumber && fNumber <= Math.max(...fNumbers);
-  const least = between && fNumbers.length > 1 ? BETWEEN_MM : PER_STOP_MM * away;
-  const value = halfLightOf(softened(fit.rims, softer));
-  const limit = Math.min(AT_MOST_MM, Math.max(0.03, least)) * scale;
-  return { value, ...intervalOf(fit, softer, limit) };
+  const least = LEAST_MM + share * softnessMm;
+  const best = fit.halfLightMm;
+  const down = believedOffset(fit, -1);
+  const up = believedOffset(fit, 1);
+  return {
+    low: Math.max(0, best - Math.hypot(down ?? best, least)),
+    high: up === null ? null : best + Math.hypot(up, least),
+  };
 }

@@ -1,21 +1,12 @@
 /** How likely the verdict is worse than the school accepts, given how unsure the halo is. */
 import { worstCornerRadius, type Travel } from '../../frame/geometry';
 import { HARD_TRANSMISSION } from '../../halo/radii';
+import { HERMITE_3, normalShare } from '../../maths/normal';
 import { lightAt, type Halo, type Rim } from '../../halo/rims';
 import type { FrameSize } from '../../optics/formats';
 
 /** Softness is known to this share of itself where measured in two frames; a wider one otherwise. */
 export const SOFTNESS_SIGMA = { measured: 0.1, published: 0.25, estimated: 0.35 } as const;
-
-/** Standard normal distribution function; Abramowitz and Stegun 26.2.17, error below 1e-7. */
-function normalShare(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z));
-  const poly =
-    t *
-    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  const tail = (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * poly;
-  return z >= 0 ? 1 - tail : tail;
-}
 
 /** The halo with every edge moved by `deltaMm` and every softness times `soft`. */
 function altered(halo: Halo, deltaMm: number, soft: number): Halo {
@@ -38,13 +29,6 @@ function standing(halo: Halo, cornerMm: number, limitStops: number): number {
   const soft = Math.log2(transmission / HARD_TRANSMISSION);
   return Math.min(soft, limitStops + Math.log2(light));
 }
-
-/** Nodes and weights of three-point Gauss-Hermite quadrature over a normal variable. */
-const NODES = [
-  { z: -Math.sqrt(3), weight: 1 / 6 },
-  { z: 0, weight: 2 / 3 },
-  { z: Math.sqrt(3), weight: 1 / 6 },
-] as const;
 
 /** After these the curve is straight enough to read the crossing off. */
 const HALVINGS = 5;
@@ -103,7 +87,7 @@ export function riskOf(
   const sigma = Math.max(unsure.edgeSigmaMm, 1e-3);
   const reach = REACH_SIGMAS * sigma;
   let risk = 0;
-  for (const { z, weight } of NODES) {
+  for (const { z, weight } of HERMITE_3) {
     const soft = Math.max(0.05, 1 + z * unsure.softnessSigma);
     risk += weight * normalShare(criticalShift(halo, soft, cornerMm, limitStops, reach) / sigma);
   }

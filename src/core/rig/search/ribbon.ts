@@ -1,6 +1,7 @@
 /** The verdict at every place of a ring, if only that ring were turned. */
 import type { VerdictKind } from '../../frame/coverage';
 import { verdictOf } from '../report/evaluate';
+import { whereBeginning } from '../../maths/rootFinding';
 import type { Rig } from '../rig';
 
 /** A stretch of a ring with one verdict; places 0..1. */
@@ -23,14 +24,11 @@ export function ribbon(rigAt: (place: number) => Rig): Stretch[] {
   for (let i = 1; i <= SAMPLES; i += 1) {
     const next = kindAt(i / SAMPLES);
     if (next === kind) continue;
-    let [low, high] = [(i - 1) / SAMPLES, i / SAMPLES];
-    for (let k = 0; k < HALVINGS; k += 1) {
-      const mid = (low + high) / 2;
-      if (kindAt(mid) === kind) low = mid;
-      else high = mid;
-    }
-    stretches.push({ from, to: high, kind });
-    from = high;
+    const last = kind;
+    const changed = (place: number) => kindAt(place) !== last;
+    const border = whereBeginning(changed, (i - 1) / SAMPLES, i / SAMPLES, HALVINGS);
+    stretches.push({ from, to: border, kind });
+    from = border;
     kind = next;
   }
   stretches.push({ from, to: 1, kind });

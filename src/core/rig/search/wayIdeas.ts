@@ -6,6 +6,7 @@ import { isFront, magnifies, type Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { frameOf, isClear } from '../report/evaluate';
 import { jointProblems } from '../joints';
+import { whereBeginning } from '../../maths/rootFinding';
 import { turned, type Rig } from '../rig';
 import { fWords, fixed, mm } from '../../words/figures';
 
@@ -63,13 +64,7 @@ function nearestClear(from: number, way: 1 | -1, rigAt: (place: number) => Rig):
     const end = Math.min(1, Math.max(0, place));
     if (end === last) return null;
     if (isClear(rigAt(end))) {
-      let [bad, good] = [last, end];
-      for (let k = 0; k < HALVINGS; k += 1) {
-        const mid = (bad + good) / 2;
-        if (isClear(rigAt(mid))) good = mid;
-        else bad = mid;
-      }
-      return good;
+      return whereBeginning((at) => isClear(rigAt(at)), last, end, HALVINGS);
     }
     last = end;
   }
@@ -217,12 +212,7 @@ const MOST_SCALE_UP = 2;
 export function scaleIdea(rig: Rig): Idea | null {
   const at = (scale: number) => turned(rig, { postScale: rig.settings.postScale * scale });
   if (!isClear(at(MOST_SCALE_UP))) return null;
-  let [bad, good] = [1, MOST_SCALE_UP];
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const mid = (bad + good) / 2;
-    if (isClear(at(mid))) good = mid;
-    else bad = mid;
-  }
+  const good = whereBeginning((scale) => isClear(at(scale)), 1, MOST_SCALE_UP, HALVINGS);
   const scale = rig.settings.postScale * towards(good, 1, 3);
   return {
     kind: 'scale up',
