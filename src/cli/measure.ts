@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Problem } from '@/core/words/problem';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
-import type { Figure, FrameMeasure } from '@/core/measure/measureGrid';
+import { refusedWith, type Figure, type FrameMeasure } from '@/core/measure/measureGrid';
 import { decodePicture } from '@/node/picture';
 import {
   badInput,
@@ -62,14 +62,7 @@ export function jsonOf(file: string, { measure, settings }: FileMeasure) {
 
 const unreadable = (file: string, problems: readonly Problem[]) => ({
   file,
-  status: 'refused' as const,
-  halfLightRadiusMm: null,
-  lowerBoundMm: null,
-  clearRadiusMm: null,
-  blackRadiusMm: null,
-  stopRadiiMm: { 1: null, 2: null },
-  centreMm: null,
-  rims: [],
+  ...refusedWith([]),
   warnings: ['unreadable'],
   error: problems[0]?.sentence ?? '',
 });

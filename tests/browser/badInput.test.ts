@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { rigFileOf } from '@/core/exchange/rigJson';
+import { rigFileOf } from '../support/rigFile';
 import { writeWorkspace } from '@/core/exchange/workspaceJson';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { demoRig } from '../support/demo';

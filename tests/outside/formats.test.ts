@@ -6,7 +6,9 @@ import { describe, expect, it } from 'vitest';
 import { areaShare } from '@/core/frame/geometry';
 import { fitAspect } from '@/core/frame/pipeline';
 import { cropFactor } from '@/core/optics/crop';
-import { diagonalMm, formatById, FULL_FRAME } from '@/core/optics/formats';
+import { diagonalMm, FORMATS, FULL_FRAME } from '@/core/optics/formats';
+
+const formatOf = (id: string) => FORMATS.find((f) => f.id === id)!;
 
 const TABLE: readonly [id: string, diagonal: number, crop: number][] = [
   ['35-full-gate', 31.115, 1.3905],
@@ -30,7 +32,7 @@ const TABLE: readonly [id: string, diagonal: number, crop: number][] = [
 
 describe('formats and crop factors', () => {
   it.each(TABLE)('%s has a diagonal of %f mm and a crop factor of %f', (id, diagonal, crop) => {
-    const format = formatById(id)!;
+    const format = formatOf(id);
     // Film gates are standardised in inches; in millimetres they are rounded to a hundredth.
     expect(Math.abs(diagonalMm(format) - diagonal)).toBeLessThan(0.004);
     expect(Math.abs(cropFactor(format) - crop)).toBeLessThan(0.0009);
@@ -45,7 +47,7 @@ describe('formats and crop factors', () => {
 
   it('lit shares of a centred circle agree with numerical integration done elsewhere', () => {
     const share = (id: string, diameter: number) =>
-      areaShare(formatById(id)!, { xMm: 0, yMm: 0 }, diameter / 2);
+      areaShare(formatOf(id), { xMm: 0, yMm: 0 }, diameter / 2);
     expect(share('36x24', 28.4)).toBeCloseTo(0.68078, 5);
     expect(share('crop-1.5', 26)).toBeCloseTo(0.98477, 5);
     expect(share('four-thirds-inch', 16)).toBeCloseTo(0.80937, 5);

@@ -8,7 +8,8 @@ import { mountSchema } from '../kit/records/mount';
 import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
 import { checkSize, MOST_JSON_BYTES, parseJson } from './json';
-import { rigFileOf, rigOfFile, rigOfWorkspace } from './rigJson';
+import { rigOfFile, rigOfWorkspace } from './rigJson';
+import { rigFileOf } from '../../../tests/support/rigFile';
 import { readWorkspace, writeWorkspace } from './workspaceJson';
 
 const words = (result: Result<unknown>): string => (result.ok ? '' : problemText(result.problems));

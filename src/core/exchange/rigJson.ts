@@ -1,9 +1,8 @@
 /** A rig as a self-contained JSON file: the body of the API and the argument of the command line. */
 import { migrated, type FileFormat } from '../kit/checks/migrations';
 import { fail, ok, type Result } from '../words/problem';
-import { RIG_FORMAT, type RigFile } from '../kit/records/rigFile';
+import { RIG_FORMAT } from '../kit/records/rigFile';
 import { checkRigFile } from '../kit/checks/validate';
-import { RECORDS_VERSION } from '../kit/records/version';
 import type { WorkspaceFile } from '../kit/records/workspace';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig/rig';
 
@@ -40,27 +39,6 @@ export function rigOfFile(data: unknown): Result<Rig> {
     judgement: file.judgement,
     mounts: new Map(file.mounts.map((m) => [m.id, m])),
   });
-}
-
-/** A rig as a file others can evaluate without the workspace. */
-export function rigFileOf(rig: Rig): RigFile {
-  const used = new Set([
-    rig.lens.mountId,
-    rig.body.mountId,
-    ...rig.parts.flatMap((p) => [p.frontMountId, p.rearMountId]),
-  ]);
-  return {
-    format: RIG_FORMAT,
-    version: RECORDS_VERSION,
-    name: rig.name,
-    body: rig.body,
-    modeId: rig.mode.id,
-    lens: rig.lens,
-    parts: [...rig.parts],
-    mounts: [...rig.mounts.values()].filter((m) => used.has(m.id)),
-    settings: rig.settings,
-    judgement: rig.judgement,
-  };
 }
 
 /** The rig of that id in a workspace file, or why it cannot be had. */

@@ -11,6 +11,7 @@ import {
 import { pupilOf, type Lens } from '../kit/records/lens';
 import { extendedMagnification, pupilScale, workingFNumber } from '../optics/closeUp';
 import { diagonalMm } from '../optics/formats';
+import { stopsBetweenFNumbers } from '../optics/stops';
 import { focusMagnification } from '../optics/view';
 import { pchip, type Curve } from '../maths/monotone';
 import { PRIOR_SOFTNESS_TIMES_N, priorFor } from './priors';
@@ -188,7 +189,7 @@ function doubtsAndSigma(
     );
   }
   const gapStops = Math.max(
-    ...near.map((s) => Math.abs(2 * Math.log2(setting.fNumber / s.fNumber))),
+    ...near.map((s) => Math.abs(stopsBetweenFNumbers(setting.fNumber, s.fNumber))),
   );
   if (near.some((s) => isOneFrame(s.evidence)) && gapStops > 0.5) {
     variance += (SINGLE_FRAME_SIGMA_MM * Math.min(1, gapStops / 4)) ** 2;

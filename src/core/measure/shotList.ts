@@ -1,5 +1,5 @@
 /** Which frames to shoot so that a lens is known: focal lengths by apertures by focus. */
-import type { Lens } from '../kit/records/lens';
+import { openFNumberAt, type Lens } from '../kit/records/lens';
 import { nearestMarked } from '../optics/apertures';
 
 export interface Shot {
@@ -25,14 +25,6 @@ export function focalsFor({ focalMinMm, focalMaxMm }: Lens): number[] {
   return [...new Set([focalMinMm, ...between, focalMaxMm])];
 }
 
-/** Widest aperture at a focal length: between the ends of a zoom in proportion to log f. */
-export function openAt(lens: Lens, focalMm: number): number {
-  const { focalMinMm: a, focalMaxMm: b, openFNumberWide: wide, openFNumberLong: long } = lens;
-  if (b <= a) return wide;
-  const share = Math.log(focalMm / a) / Math.log(b / a);
-  return wide * (long / wide) ** Math.min(1, Math.max(0, share));
-}
-
 /** The marked aperture from f/8 to f/11 a lens has, two stops from open if it can; or its smallest. */
 const closedAt = (open: number, smallest: number): number => Math.min(smallest, open > 5 ? 11 : 8);
 
@@ -44,7 +36,7 @@ export function shotList(lens: Lens, withClose = false): Shot[] {
   const distances = withClose ? [null, lens.closestFocusM] : [null];
   return distances.flatMap((focusM) =>
     focalsFor(lens).flatMap((focalMm) => {
-      const open = marked(openAt(lens, focalMm));
+      const open = marked(openFNumberAt(lens, focalMm));
       const closed = closedAt(open, lens.closedFNumber);
       return [...new Set([open, closed])].map((fNumber) => ({
         id: `${focalMm}-${fNumber}-${focusM ?? 'inf'}`,

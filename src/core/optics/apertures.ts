@@ -47,9 +47,6 @@ const SERIES: Record<ApertureStep, readonly MarkedAperture[]> = {
 /** All marked values of a step, f/0.5 to f/128, in order. */
 export const apertureSeries = (step: ApertureStep): readonly MarkedAperture[] => SERIES[step];
 
-/** Exact f-number of aperture value `av` (Av 0 is f/1): 2^(av/2). */
-export const exactFNumber = (av: number): number => 2 ** (av / 2);
-
 /** Aperture value of f-number `n` (> 0): 2 log2 n. */
 export const apertureValue = (n: number): number => 2 * Math.log2(n);
 
@@ -65,19 +62,6 @@ export function nearestMarked(n: number, step: ApertureStep): MarkedAperture {
 /** How a camera that works in third stops prints f-number `n`; more than one where cameras differ. */
 export const printsAs = (n: number): string[] =>
   nearestMarked(n, 'third').marks.map((m) => `f/${m}`);
-
-/**
- * The exact f-number behind an engraved one: f/1.8 on a barrel means 2^(5/6) = 1.782.
- * A value that is not a third-, half- or full-stop mark is taken as it stands.
- */
-export function exactOfMark(marked: number): number {
-  const text = String(marked);
-  for (const step of ['third', 'half'] as const) {
-    const hit = SERIES[step].find((m) => m.marks.includes(text));
-    if (hit) return hit.exact;
-  }
-  return marked;
-}
 
 /** How cameras that work in whole, half and third stops print f-number `n`. */
 export const printedNames = (n: number): Record<ApertureStep, string[]> => ({

@@ -11,17 +11,6 @@ export interface ThinConverter {
   shiftMm: number;
 }
 
-/** The converter of magnification `factor` (> 0, not 1) and focal length `focalMm`: a = F(1-m)/m, b = m a. */
-export function converterOfFocal(factor: number, focalMm: number): ThinConverter {
-  const frontMm = (focalMm * (1 - factor)) / factor;
-  return {
-    focalMm,
-    frontMm,
-    backMm: factor * frontMm,
-    shiftMm: (focalMm * (1 - factor) ** 2) / factor,
-  };
-}
-
 /** Places outside these cannot belong to a real converter. */
 const NEAREST_MM = 0.5;
 const FARTHEST_MM = 500;

@@ -1,5 +1,6 @@
 /** Crop factors and full-frame equivalents on the basis the user chooses. */
 import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
+import { lightStopsOfFactor } from './stops';
 
 export const CROP_BASES = ['diagonal', 'width', 'height'] as const;
 export type CropBasis = (typeof CROP_BASES)[number];
@@ -35,6 +36,6 @@ export function equivalents(
     cropFactor: c,
     focalMm: focalMm * c,
     fNumber: fNumber * c,
-    totalLightStops: -2 * Math.log2(c),
+    totalLightStops: lightStopsOfFactor(c),
   };
 }

@@ -104,16 +104,3 @@ export function depthOnThreeBases(
     ),
   ];
 }
-
-/**
- * Distance, m, at which a lens of `focalMm` on a frame of crop factor `crop` frames a subject as another
- * does from `otherM`: f·C/(u - f) is kept.
- */
-export function matchingDistanceM(
-  focalMm: number,
-  crop: number,
-  other: { focalMm: number; crop: number; focusM: number },
-): number {
-  const size = (other.focalMm * other.crop) / (other.focusM * 1000 - other.focalMm);
-  return ((focalMm * crop) / size + focalMm) / 1000;
-}

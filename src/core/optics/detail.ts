@@ -27,20 +27,6 @@ export const nyquist = (pitchMm: number): number => 1 / (2 * pitchMm);
 export const diffractionHalf = (fNumber: number, wavelengthMm = WAVELENGTH_MM): number =>
   HALF_CONTRAST_SHARE / (wavelengthMm * fNumber);
 
-/** Contrast an ideal lens leaves at `frequency` lp/mm: (2/π)(acos s - s√(1-s²)), s = frequency·λN; 0 beyond. */
-export function diffractionContrast(
-  frequency: number,
-  fNumber: number,
-  wavelengthMm = WAVELENGTH_MM,
-): number {
-  const s = frequency * wavelengthMm * fNumber;
-  return s >= 1 ? 0 : (2 / Math.PI) * (Math.acos(s) - s * Math.sqrt(1 - s * s));
-}
-
-/** Airy disc diameter, mm: 2.44 λN. */
-export const airyDiameterMm = (fNumber: number, wavelengthMm = WAVELENGTH_MM): number =>
-  2 * 1.21967 * wavelengthMm * fNumber;
-
 /** Share of a converter's own sharpness loss where it is not known: 5 % at 1.4x and 10 % at 2x, by octaves. */
 export function converterLoss(factor: number): number {
   if (factor <= 1) return 0;
@@ -82,9 +68,3 @@ export function systemResolution({
     system: 1 / Math.sqrt(lens ** -2 + diffraction ** -2 + sensor ** -2),
   };
 }
-
-/**
- * Detail on the subject, line pairs per mm of subject: resolution on the sensor times magnification.
- */
-export const detailOnSubject = (systemLpMm: number, magnification: number): number =>
-  systemLpMm * magnification;

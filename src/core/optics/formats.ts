@@ -42,8 +42,6 @@ export const FORMATS: readonly NamedFormat[] = [
 /** The frame every equivalent is counted against. ISO 1007 nominal 36x24. */
 export const FULL_FRAME: FrameSize = { widthMm: 36, heightMm: 24 };
 
-export const formatById = (id: string): NamedFormat | undefined => FORMATS.find((f) => f.id === id);
-
 /** Diagonal of a frame, mm: hypot(w, h). */
 export const diagonalMm = (frame: FrameSize): number => Math.hypot(frame.widthMm, frame.heightMm);
 

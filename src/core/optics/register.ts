@@ -18,9 +18,6 @@ export const canBePlain = (lensRegisterMm: number, bodyRegisterMm: number): bool
 export const farthestFocusM = (focalMm: number, tooLongMm: number): number | null =>
   tooLongMm > 0 ? (focalMm + focalMm ** 2 / tooLongMm) / 1000 : null;
 
-/** Depth of focus to either side, mm: N c. */
-export const depthOfFocusMm = (fNumber: number, circleMm: number): number => fNumber * circleMm;
-
 /**
  * How far plane glass of thickness `thicknessMm` and refractive `index` behind the lens moves the focus
  * away from it, mm: t(1 - 1/n). Paraxial.

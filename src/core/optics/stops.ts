@@ -1,11 +1,5 @@
 /** Light measured in stops: base-two logarithms, + is brighter. */
 
-/** Stops gained when light is multiplied by `ratio` (> 0). log2. */
-export const stopsOfRatio = (ratio: number): number => Math.log2(ratio);
-
-/** The light ratio of a number of stops: 2^stops. */
-export const ratioOfStops = (stops: number): number => 2 ** stops;
-
 /** Light change, stops, from f-number `from` to f-number `to` (both > 0): 2 log2(from/to). ISO 517 series. */
 export const stopsBetweenFNumbers = (from: number, to: number): number => 2 * Math.log2(from / to);
 

@@ -3,7 +3,7 @@ import { lensExample } from '../kit/records/lens';
 import { mountExample, type Mount } from '../kit/records/mount';
 import { partExample, type Part } from '../kit/records/part';
 import type { Halo } from '../halo/rims';
-import { converterOfFocal, converterOfShift } from '../optics/converter';
+import { converterOfShift } from '../optics/converter';
 import { extensionMm, haloBehind, imageShiftMm, shiftRangeMm, trainLight } from './train';
 
 const mounts = new Map<string, Mount>([
@@ -98,10 +98,11 @@ describe('converter from its focal length', () => {
       [1.4, -100],
       [2, -60],
     ] as const) {
-      const of = converterOfFocal(m, F);
-      const back = converterOfShift(m, of.shiftMm)!;
-      expect(back.focalMm).toBeCloseTo(F, 9);
-      expect(back.backMm).toBeCloseTo(of.backMm, 9);
+      // a = F(1 - m)/m before the bare image, b = m a behind it: the image moves by a - b.
+      const a = (F * (1 - m)) / m;
+      const thin = converterOfShift(m, a - m * a)!;
+      expect(thin.focalMm).toBeCloseTo(F, 9);
+      expect(thin.backMm).toBeCloseTo(m * a, 9);
     }
   });
 });

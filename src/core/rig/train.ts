@@ -4,7 +4,13 @@ import { isFront, magnifies, type Part } from '../kit/records/part';
 import { transmissionOf, type Lens } from '../kit/records/lens';
 import type { Halo, Rim } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
-import { customaryStopsTogether, glassLossStops, lightStopsOfFactor, tStop } from '../optics/stops';
+import {
+  customaryStopsTogether,
+  glassLossStops,
+  lightStopsOfFactor,
+  stopsBetweenFNumbers,
+  tStop,
+} from '../optics/stops';
 
 export interface TrainLight {
   /** Product of the factors of all parts. */
@@ -70,7 +76,7 @@ export function trainLight(
 ): TrainLight {
   const fNumber = fNumberBehind(parts, lensFNumber);
   const factor = trainFactor(parts);
-  const heldStops = 2 * Math.log2(fNumber / (lensFNumber * factor));
+  const heldStops = stopsBetweenFNumbers(fNumber, lensFNumber * factor);
   const loss = partsLossStops(parts);
   const lensTransmission = transmissionOf(lens);
   return {

@@ -1,5 +1,7 @@
 /** How old a figure is. The core has no clock: today is told. */
 
+import { counted } from './figures';
+
 const DAY_MS = 86_400_000;
 
 /** Days from one ISO date to another; null where either is none. */
@@ -19,5 +21,5 @@ export function ageWords(date: string, today: string): string {
       : days < 700
         ? [Math.round(days / 30.4), 'month']
         : [Math.round(days / 365.25), 'year'];
-  return `, ${count} ${unit}${count === 1 ? '' : 's'} ago`;
+  return `, ${counted(count, unit)} ago`;
 }

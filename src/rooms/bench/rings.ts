@@ -1,5 +1,6 @@
 /** The three rings of a rig: their scales, words, and verdict ribbons. */
 import { nearestMarked } from '@/core/optics/apertures';
+import { stopsBetweenFNumbers } from '@/core/optics/stops';
 import { isZoom, openFNumberAt } from '@/core/kit/records/lens';
 import type { RigSettings } from '@/core/kit/records/rigRecord';
 import { ribbon, type Stretch } from '@/core/rig/search/ribbon';
@@ -22,7 +23,7 @@ export interface RingSpec {
 /** f-number as engraved where it stands on a mark, else to two places. */
 export function apertureWords(n: number): string {
   const { exact, marks } = nearestMarked(n, 'third');
-  const onMark = Math.abs(2 * Math.log2(n / exact)) < 0.02;
+  const onMark = Math.abs(stopsBetweenFNumbers(n, exact)) < 0.02;
   return `f/${onMark ? (marks[0] ?? short(n, 2)) : short(n, 2)}`;
 }
 

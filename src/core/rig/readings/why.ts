@@ -7,7 +7,16 @@ import type { Report } from '../report/evaluate';
 import type { Rig } from '../rig';
 import type { Explain, Why } from './whyTypes';
 import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
-import { fWords, fixed, mm, percent, sizeMm, stopsWords, times } from '../../words/figures';
+import {
+  counted,
+  fWords,
+  fixed,
+  mm,
+  percent,
+  sizeMm,
+  stopsWords,
+  times,
+} from '../../words/figures';
 import { riskWords } from '../../words/risk';
 
 export type { Why } from './whyTypes';
@@ -39,7 +48,7 @@ const ARITHMETIC = 'Exact arithmetic on the figures above.';
 export function evidenceSentence(report: Report, today = ''): string {
   const { kind, edgeSigmaMm, frames, date, doubts } = report.halo.evidence;
   const known = {
-    measured: `Measured${date ? ` on ${date}${ageWords(date, today)}` : ''}${frames > 0 ? ` from ${frames} ${frames === 1 ? 'frame' : 'frames'}` : ''}`,
+    measured: `Measured${date ? ` on ${date}${ageWords(date, today)}` : ''}${frames > 0 ? ` from ${counted(frames, 'frame')}` : ''}`,
     published: 'From a published figure',
     estimated: 'An estimate',
   }[kind];

@@ -3,6 +3,7 @@ import type { VerdictKind } from '../../frame/coverage';
 import type { School } from '../../kit/records/judgement';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
+import { apertureValue } from '../../optics/apertures';
 import { isClear, setUp } from '../report/evaluate';
 import type { Rig } from '../rig';
 import { trainLight } from '../train';
@@ -44,7 +45,7 @@ export interface Way {
 function measures(rig: Rig): { light: number; view: number; pixels: number } {
   const { light, delivered } = setUp(rig);
   const { lens, settings } = rig;
-  const speed = -2 * Math.log2(settings.fNumber);
+  const speed = -apertureValue(settings.fNumber);
   return {
     light: trainLight(rig.parts, lens, settings.focalMm, settings.fNumber).lightStops + speed,
     view: (delivered.widthMm * lens.squeeze) / light.focalMm,
