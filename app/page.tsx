@@ -1,5 +1,6 @@
 import { redirect } from 'next/navigation';
+import { FIRST_ROOM, ROOMS } from '@/shell/rooms';
 
 export default function Home() {
-  redirect('/bench');
+  redirect(ROOMS[FIRST_ROOM].path);
 }

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { connection } from 'next/server';
 import { BenchRoom } from '@/rooms/bench/BenchRoom';
+import { ROOMS } from '@/shell/rooms';
+import { wantsDemo } from '@/shell/wantsDemo';
 
-export const metadata: Metadata = { title: 'Bench' };
+export const metadata: Metadata = { title: ROOMS.bench.name };
 
 export default async function BenchPage() {
-  await connection();
-  return <BenchRoom loadDemoWhenEmpty={process.env.HALO_DEMO === '1'} />;
+  return <BenchRoom loadDemoWhenEmpty={await wantsDemo()} />;
 }

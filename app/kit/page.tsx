@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { connection } from 'next/server';
 import { KitRoom } from '@/rooms/kit/KitRoom';
+import { ROOMS } from '@/shell/rooms';
+import { wantsDemo } from '@/shell/wantsDemo';
 
-export const metadata: Metadata = { title: 'Kit' };
+export const metadata: Metadata = { title: ROOMS.kit.name };
 
 export default async function KitPage() {
-  await connection();
-  return <KitRoom loadDemoWhenEmpty={process.env.HALO_DEMO === '1'} />;
+  return <KitRoom loadDemoWhenEmpty={await wantsDemo()} />;
 }

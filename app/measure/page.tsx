@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { connection } from 'next/server';
 import { MeasureRoom } from '@/rooms/measure/MeasureRoom';
+import { ROOMS } from '@/shell/rooms';
+import { wantsDemo } from '@/shell/wantsDemo';
 
-export const metadata: Metadata = { title: 'Measure' };
+export const metadata: Metadata = { title: ROOMS.measure.name };
 
 export default async function MeasurePage() {
-  await connection();
-  return <MeasureRoom loadDemoWhenEmpty={process.env.HALO_DEMO === '1'} />;
+  return <MeasureRoom loadDemoWhenEmpty={await wantsDemo()} />;
 }

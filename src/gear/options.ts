@@ -2,6 +2,7 @@
 import { fullName, type Body } from '@/core/kit/records/body';
 import type { Lens } from '@/core/kit/records/lens';
 import { isFront, type Part } from '@/core/kit/records/part';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { ASPECTS, namedAspect } from '@/core/frame/aspects';
 import {
@@ -76,6 +77,12 @@ export function bodyOptions(workspace: Workspace, rig: Rig | null): OptionGroup[
   const facts = (body: Body) => mountName(body.mountId);
   return rig ? graded(bodyOffers(rig, workspace.bodies), facts) : ungraded(workspace.bodies, facts);
 }
+
+/** The rigs of the workspace. */
+export const rigOptions = (rigs: readonly RigRecord[]): OptionGroup => ({
+  title: 'Rigs in this workspace',
+  options: rigs.map((r) => ({ id: r.id, label: r.name })),
+});
 
 export const modeOptions = (body: Body | undefined): OptionGroup[] => [
   {

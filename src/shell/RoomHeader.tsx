@@ -9,6 +9,7 @@ import { MenuButton, type MenuAction } from '@/ui/controls/MenuButton';
 import { PHONE } from '@/ui/theme/type';
 import { useTheme } from '@/ui/theme/useTheme';
 import type { CommonKeys } from './keys';
+import { ROOM_IDS, ROOMS, type RoomId } from './rooms';
 
 const Bar = styled.header`
   height: var(--header);
@@ -43,6 +44,9 @@ const Rooms = styled.nav`
   display: flex;
   margin-left: 22px;
   a {
+    display: flex;
+    align-items: center;
+    gap: 6px;
     padding: 12px 8px 11px;
     border-bottom: 2px solid transparent;
     color: var(--muted);
@@ -59,6 +63,9 @@ const Rooms = styled.nav`
     margin-left: 4px;
     a {
       padding: 8px 7px 7px;
+    }
+    svg {
+      display: none;
     }
   }
 `;
@@ -93,14 +100,8 @@ const Mark = () => (
   </svg>
 );
 
-const ROOMS = [
-  { path: '/kit', name: 'Kit' },
-  { path: '/bench', name: 'Bench' },
-  { path: '/measure', name: 'Measure' },
-] as const;
-
 interface RoomHeaderProps {
-  room: (typeof ROOMS)[number]['path'];
+  room: RoomId;
   keys: CommonKeys;
   fileActions: readonly MenuAction[];
   children?: React.ReactNode;
@@ -118,11 +119,20 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
         <span>Wandering Halo</span>
       </Brand>
       <Rooms aria-label="Rooms">
-        {ROOMS.map(({ path, name }) => (
-          <Link key={path} href={path} aria-current={path === room ? 'page' : undefined}>
-            {name}
-          </Link>
-        ))}
+        {ROOM_IDS.map((id) => {
+          const { path, name, key, icon: Icon } = ROOMS[id];
+          return (
+            <Link
+              key={id}
+              href={path}
+              aria-current={id === room ? 'page' : undefined}
+              aria-keyshortcuts={`Shift+${key}`}
+            >
+              <Icon size={15} aria-hidden="true" />
+              {name}
+            </Link>
+          );
+        })}
       </Rooms>
       <Middle>{children}</Middle>
       <Tools>

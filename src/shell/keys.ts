@@ -1,6 +1,7 @@
 'use client';
 import { useEffect } from 'react';
 import { useLatest } from '@/ui/useLatest';
+import { ROOM_IDS, ROOMS } from './rooms';
 
 export interface Shortcut {
   keys: string;
@@ -15,12 +16,19 @@ export interface CommonKeys {
   redo: () => void;
   theme: () => void;
   help: () => void;
+  visit: (path: string) => void;
 }
+
+const rooms = ROOM_IDS.map((id) => ROOMS[id]);
 
 /** Keys that mean the same in every room. */
 export const COMMON_SHORTCUTS: readonly Shortcut[] = [
   { keys: 'Ctrl Z', does: 'take the last change back' },
   { keys: 'Ctrl Shift Z', does: 'do it again' },
+  {
+    keys: rooms.map((r) => `Shift ${r.key}`).join(', '),
+    does: `to the ${rooms.map((r) => r.name).join(', ')}`,
+  },
   { keys: 'y', does: 'daylight or dark' },
   { keys: '?', does: 'this list' },
 ];
@@ -38,7 +46,8 @@ function actOnKey(event: KeyboardEvent, common: CommonKeys, own: KeyMap): boolea
     return true;
   }
   if (event.ctrlKey || event.metaKey || event.altKey) return false;
-  const acts: KeyMap = { ...own, y: common.theme, '?': common.help };
+  const visits = Object.fromEntries(rooms.map((r) => [r.key, () => common.visit(r.path)]));
+  const acts: KeyMap = { ...own, ...visits, y: common.theme, '?': common.help };
   const act = Object.hasOwn(acts, event.key) ? acts[event.key] : undefined;
   act?.();
   return act !== undefined;

@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Judgement } from '@/core/kit/records/judgement';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -41,14 +42,16 @@ export function useShell(workspace: Workspace): Shell {
   const files = useFiles(workspace, tell);
   useKeptStorage(!isEmpty(workspace));
   const [, theme] = useTheme();
+  const router = useRouter();
   const keys = useMemo<CommonKeys>(
     () => ({
       undo: () => guarded(tell, () => undo(db)),
       redo: () => guarded(tell, () => redo(db)),
       theme,
       help: () => openDialog('help'),
+      visit: (path) => router.push(path),
     }),
-    [theme],
+    [theme, router],
   );
   const judge = useCallback(
     (judgement: Judgement) => guarded(tell, () => setJudgement(db, judgement)),

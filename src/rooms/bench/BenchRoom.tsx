@@ -45,7 +45,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   );
   return (
     <>
-      <RoomHeader room="/bench" keys={shell.keys} fileActions={shell.fileActions}>
+      <RoomHeader room="bench" keys={shell.keys} fileActions={shell.fileActions}>
         {tools}
       </RoomHeader>
       {comparing && (

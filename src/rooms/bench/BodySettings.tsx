@@ -4,7 +4,7 @@ import type { Body, Mode, SensorTravel } from '@/core/kit/records/body';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import { ASPECTS } from '@/core/frame/aspects';
 import { Choice } from '@/ui/controls/Choice';
-import { aspectOptions } from '../../gear/options';
+import { aspectOptions } from '@/gear/options';
 import type { BenchActions } from './useBench';
 
 const Settings = styled.div`

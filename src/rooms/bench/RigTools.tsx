@@ -2,8 +2,9 @@
 import { memo } from 'react';
 import styled from 'styled-components';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
+import { RigChoice } from '@/gear/GearChoice';
+import { rigOptions } from '@/gear/options';
 import { TextButton } from '@/ui/controls/Buttons';
-import { Choice } from '@/ui/controls/Choice';
 import { MenuButton, type MenuAction } from '@/ui/controls/MenuButton';
 
 const RigPlace = styled.div`
@@ -33,18 +34,7 @@ export const RigTools = memo(function RigTools(props: RigToolsProps) {
     <>
       <RigPlace>
         {record && (
-          <Choice
-            label="Rig"
-            bare
-            groups={[
-              {
-                title: 'Rigs in this workspace',
-                options: rigs.map((r) => ({ id: r.id, label: r.name })),
-              },
-            ]}
-            chosen={record.id}
-            onChoose={onRig}
-          />
+          <RigChoice bare groups={[rigOptions(rigs)]} chosen={record.id} onChoose={onRig} />
         )}
       </RigPlace>
       <Compare aria-pressed={comparing} onPress={onCompare}>

@@ -12,7 +12,8 @@ import { SortableRows } from '@/ui/controls/SortableRows';
 import { BodySettings } from './BodySettings';
 import { CautionsHere } from './Cautions';
 import { ChainDialog } from './ChainDialog';
-import { addOptions, bodyOptions, lensOptions, modeOptions, swapOptions } from '../../gear/options';
+import { BodyChoice, LensChoice, ModeChoice } from '@/gear/GearChoice';
+import { addOptions, bodyOptions, lensOptions, swapOptions } from '@/gear/options';
 import { PartSettings } from './PartSettings';
 import type { BenchActions } from './useBench';
 
@@ -174,12 +175,10 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
     <>
       <Places>
         <Place>
-          <Choice
-            label="Lens"
+          <LensChoice
             stacked
             groups={lensOptions(workspace, rig)}
             chosen={record.lensId}
-            placeholder="not in this workspace"
             onChoose={(lensId) => actions.change('Swap the lens', { lensId })}
           />
           <CautionsHere cautions={mind('lens')} />
@@ -188,12 +187,10 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
         <AddPart workspace={workspace} actions={actions} record={record} rig={rig} />
         {troubles && <Trouble>{troubles}</Trouble>}
         <Place>
-          <Choice
-            label="Body"
+          <BodyChoice
             stacked
             groups={bodyOptions(workspace, rig)}
             chosen={record.bodyId}
-            placeholder="not in this workspace"
             onChoose={(bodyId) => {
               const next = workspace.bodies.find((b) => b.id === bodyId);
               const modeId =
@@ -203,12 +200,10 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
           />
           <CautionsHere cautions={mind('body')} />
         </Place>
-        <Choice
-          label="Mode"
+        <ModeChoice
           stacked
-          groups={modeOptions(body)}
+          body={body}
           chosen={record.modeId}
-          placeholder="not in this body"
           onChoose={(modeId) => actions.change('Change the mode', { modeId })}
         />
       </Places>

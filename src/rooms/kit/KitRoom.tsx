@@ -146,7 +146,7 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
   useKitKeys(shell, { add, bargain: () => setDialog('bargain'), view: look });
   return (
     <>
-      <RoomHeader room="/kit" keys={shell.keys} fileActions={shell.fileActions} />
+      <RoomHeader room="kit" keys={shell.keys} fileActions={shell.fileActions} />
       {isEmpty(workspace) ? (
         <EmptyKit
           files={shell.files}

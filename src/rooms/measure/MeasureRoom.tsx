@@ -205,7 +205,7 @@ function OpenMeasure({ workspace }: { workspace: Workspace }) {
   );
   return (
     <>
-      <RoomHeader room="/measure" keys={shell.keys} fileActions={shell.fileActions} />
+      <RoomHeader room="measure" keys={shell.keys} fileActions={shell.fileActions} />
       {session ? (
         <OpenSession
           workspace={workspace}

@@ -2,10 +2,10 @@
 import { useState } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
-import { fullName } from '@/core/kit/records/body';
 import type { Workspace } from '@/core/kit/records/workspace';
+import { BodyChoice, LensChoice, ModeChoice, RigChoice } from '@/gear/GearChoice';
+import { bodyOptions, lensOptions, rigOptions } from '@/gear/options';
 import { ActingButton, MainButton, TextButton } from '@/ui/controls/Buttons';
-import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';
 import { FilePicker } from '@/ui/form/FilePicker';
 import { FlagField } from '@/ui/form/FlagField';
@@ -203,55 +203,25 @@ function GearChoices({
   const { body, mode, lens, rig } = session;
   return (
     <>
-      <Choice
-        label="Rig"
+      <RigChoice
         groups={[
           { title: 'Nothing between', options: [{ id: '', label: 'the lens on the body' }] },
-          {
-            title: 'Rigs of the Bench',
-            options: workspace.rigs.map((r) => ({ id: r.id, label: r.name })),
-          },
+          rigOptions(workspace.rigs),
         ]}
         chosen={rig === null ? '' : choice.rigId}
         onChoose={(id) => onChoice({ rigId: id || null, modeId: null })}
       />
-      <Choice
-        label="Lens"
-        groups={[
-          {
-            title: 'Lenses',
-            options: workspace.lenses.map((l) => ({ id: l.id, label: l.name, note: l.maker })),
-          },
-        ]}
+      <LensChoice
+        groups={lensOptions(workspace, null)}
         chosen={lens.id}
         onChoose={(lensId) => onChoice({ lensId, bodyId: body.id, rigId: null })}
       />
-      <Choice
-        label="Body"
-        groups={[
-          {
-            title: 'Bodies',
-            options: workspace.bodies.map((b) => ({ id: b.id, label: fullName(b) })),
-          },
-        ]}
+      <BodyChoice
+        groups={bodyOptions(workspace, null)}
         chosen={body.id}
         onChoose={(bodyId) => onChoice({ bodyId, modeId: null, lensId: lens.id, rigId: null })}
       />
-      <Choice
-        label="Mode"
-        groups={[
-          {
-            title: 'The largest read-out shows most',
-            options: body.modes.map((m) => ({
-              id: m.id,
-              label: m.name,
-              note: `${m.widthMm} × ${m.heightMm} mm`,
-            })),
-          },
-        ]}
-        chosen={mode.id}
-        onChoose={(modeId) => onChoice({ modeId })}
-      />
+      <ModeChoice body={body} chosen={mode.id} onChoose={(modeId) => onChoice({ modeId })} />
     </>
   );
 }

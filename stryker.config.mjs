@@ -1,0 +1,41 @@
+/**
+ * npm run mutants: does anything notice when the core is changed? Reports are kept out of the repository.
+ * MUTATE=src/core/optics narrows it to some folders, with commas between.
+ */
+const FOLDERS = [
+  'src/core/optics',
+  'src/core/halo',
+  'src/core/frame',
+  'src/core/rig',
+  'src/core/kit/checks',
+  'src/core/choose',
+  'src/core/sweep',
+];
+const chosen = process.env.MUTATE?.split(',') ?? FOLDERS;
+
+export default {
+  testRunner: 'vitest',
+  vitest: { configFile: 'scripts/mutants/vitest.config.ts' },
+  plugins: ['@stryker-mutator/vitest-runner'],
+  coverageAnalysis: 'perTest',
+  // What runs once, when a file is loaded, is tables of formats, marks and schemas: each such mutant would
+  // take the whole suite, and outside checks compare those tables anyway.
+  ignoreStatic: true,
+  concurrency: 2,
+  mutate: [
+    ...chosen.map((path) => (path.endsWith('.ts') ? path : `${path}/**/*.ts`)),
+    '!src/**/*.test.ts',
+    '!src/core/kit/checks/generated/**',
+  ],
+  // Words are read by people; a test that pins each of them would only repeat them.
+  mutator: { excludedMutations: ['StringLiteral'] },
+  incremental: true,
+  incrementalFile: 'node_modules/.cache/wandering-halo-mutants/incremental.json',
+  reporters: ['clear-text', 'json'],
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
+  jsonReporter: { fileName: 'node_modules/.cache/wandering-halo-mutants/report.json' },
+  tempDirName: '.mutants',
+  timeoutMS: 20_000,
+  // Types do not run; generated files are compared to the letter.
+  disableTypeChecks: false,
+};
