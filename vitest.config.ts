@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
+/** A net under what hangs, far above what any test takes on a busy machine. */
+const testTimeout = 120_000;
+const setupFiles = ['tests/support/seed.ts'];
 const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 
 export default defineConfig({
@@ -11,12 +14,20 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          setupFiles,
+          testTimeout,
           environment: 'node',
         },
       },
       {
         resolve: { alias },
-        test: { name: 'outside', include: ['tests/outside/**/*.test.ts'], environment: 'node' },
+        test: {
+          name: 'outside',
+          include: ['tests/outside/**/*.test.ts'],
+          setupFiles,
+          testTimeout,
+          environment: 'node',
+        },
       },
       {
         resolve: { alias },

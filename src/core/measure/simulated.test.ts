@@ -107,7 +107,7 @@ describe('lenses drawn another way than those the method was made with', () => {
     expect(all.minus2Q95).toBeLessThan(0.15);
     expect(all.boundOver).toBeLessThan(0.1);
     expect(trials.filter((t) => t.measure.status === 'refused')).toEqual([]);
-  }, 120_000);
+  });
 });
 
 /** What the program foretells of a measured lens at another aperture: half light, and its 90 % interval. */
@@ -151,7 +151,7 @@ describe('two frames, wide open and f/8 to f/11', () => {
     expect(misses[5]).toBeLessThan(0.15);
     expect(heldByOne).toBeGreaterThanOrEqual(9);
     expect(surer).toBeGreaterThanOrEqual(7);
-  }, 120_000);
+  });
 });
 
 describe('frames that are no usable flat field', () => {
