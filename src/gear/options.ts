@@ -131,11 +131,11 @@ export function aspectOptions(aspect: number | null): { chosen: string; groups: 
   const known = namedAspect(aspect);
   const odd = known || aspect === null ? [] : [{ id: 'odd', label: `${fixed(aspect, 2)}:1` }];
   return {
-    chosen: known?.name ?? 'odd',
+    chosen: known?.id ?? 'odd',
     groups: [
       {
         title: 'Delivered aspect',
-        options: [...ASPECTS.map(({ name }) => ({ id: name, label: name })), ...odd],
+        options: [...ASPECTS.map(({ id, name }) => ({ id, label: name })), ...odd],
       },
     ],
   };

@@ -4,5 +4,10 @@
  */
 import fc from 'fast-check';
 
-const { SEED } = process.env;
+const { SEED, MOST_RUNS } = process.env;
 if (SEED !== undefined) fc.configureGlobal({ seed: Number(SEED) });
+
+/** So many draws of a property; fewer where a mutant waits for each of them. */
+export const runs = (wanted: number): number => Math.min(wanted, Number(MOST_RUNS ?? Infinity));
+if (MOST_RUNS !== undefined)
+  fc.configureGlobal({ ...fc.readConfigureGlobal(), numRuns: runs(100) });

@@ -12,6 +12,7 @@ import {
   type Offset,
   type Travel,
 } from './geometry';
+import { runs } from '../../../tests/support/seed';
 
 const FULL: FrameSize = { widthMm: 36, heightMm: 24 };
 const MIDDLE: Offset = { xMm: 0, yMm: 0 };
@@ -52,7 +53,7 @@ describe('share of the frame inside a circle', () => {
           Math.abs(areaShare(frame, offset, radius) - countedShare(frame, offset, radius)),
         ).toBeLessThan(0.006);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -178,7 +179,7 @@ describe('worst corner', () => {
           expect(worstCornerRadius(frame, o, travel)).toBeCloseTo(found, 3);
         },
       ),
-      { numRuns: 50 },
+      { numRuns: runs(50) },
     );
   });
 });

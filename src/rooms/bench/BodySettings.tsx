@@ -84,7 +84,7 @@ export function BodySettings({ actions, record, mode, body }: BodySettingsProps)
         groups={aspects.groups}
         chosen={aspects.chosen}
         onChoose={(id) => {
-          const aspect = ASPECTS.find((a) => a.name === id);
+          const aspect = ASPECTS.find((a) => a.id === id);
           if (aspect) actions.settle('Change the delivered aspect', { aspect: aspect.aspect });
         }}
       />

@@ -13,7 +13,7 @@ import { riskWords } from '@/core/words/risk';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { Cautions } from './Cautions';
-import { BECOME, readingGroups, type ReadingGroup } from './readingRows';
+import { readingGroups, type ReadingGroup } from './readingRows';
 import { mm } from '@/core/words/figures';
 
 const Panel = styled.section`
@@ -182,7 +182,7 @@ export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
           key={group.title}
           title={group.title}
           summary={group.summary}
-          startsOpen={group.title === BECOME && !startsBad}
+          startsOpen={group.id === 'become' && !startsBad}
         >
           <Rows group={group} ask={ask} />
         </Fold>

@@ -27,7 +27,10 @@ export interface ReadingRow {
   reading: Reading;
 }
 
+export type GroupId = 'cover' | 'become' | 'set' | 'left' | 'picture' | 'fit';
+
 export interface ReadingGroup {
+  id: GroupId;
   title: string;
   rows: ReadingRow[];
   /** Said in its heading while it is folded. */
@@ -290,14 +293,12 @@ function fitRows({ fit }: Report): ReadingRow[] {
   ];
 }
 
-const rowSummary = (rows: readonly ReadingRow[], ...names: string[]): string =>
+/** The figures of some readings, said in the heading of a folded group. */
+const rowSummary = (rows: readonly ReadingRow[], ...readings: Reading[]): string =>
   rows
-    .filter((r) => names.includes(r.name))
+    .filter((r) => readings.includes(r.reading))
     .map((r) => r.figure)
     .join(' · ');
-
-/** Name of the group that says what the train made of the lens. */
-export const BECOME = 'What it has become';
 
 /** All readings of a report, whether it covers first. */
 export function readingGroups(rig: Rig, report: Report): [cover: ReadingGroup, ...ReadingGroup[]] {
@@ -309,16 +310,28 @@ export function readingGroups(rig: Rig, report: Report): [cover: ReadingGroup, .
     fitRows(report),
   ];
   return [
-    { title: 'Does it cover', rows: coverRows(report) },
-    { title: BECOME, rows: become, summary: rowSummary(become, 'Focal length', 'Aperture') },
-    { title: 'What to set', rows: set, summary: rowSummary(set, 'Stabiliser', 'By hand') },
+    { id: 'cover', title: 'Does it cover', rows: coverRows(report) },
     {
+      id: 'become',
+      title: 'What it has become',
+      rows: become,
+      summary: rowSummary(become, 'focal', 'aperture'),
+    },
+    {
+      id: 'set',
+      title: 'What to set',
+      rows: set,
+      summary: rowSummary(set, 'stabiliser', 'handHeld'),
+    },
+    {
+      id: 'left',
       title: 'What is left',
       rows: left,
-      summary: rowSummary(left, 'Delivered', 'Pixels', 'Oversampling'),
+      summary: rowSummary(left, 'frame'),
     },
-    { title: 'The picture', rows: picture, summary: rowSummary(picture, 'In focus') },
+    { id: 'picture', title: 'The picture', rows: picture, summary: rowSummary(picture, 'depth') },
     {
+      id: 'fit',
       title: 'Does it fit',
       rows: fit,
       summary: `infinity ${fit[0]?.figure ?? ''} · rear glass ${fit[1]?.figure ?? ''}`,

@@ -6,6 +6,7 @@ import { tideMill } from '../../demo/tideMill';
 import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
 import { evaluate, verdictOf } from './evaluate';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig';
+import { runs } from '../../../../tests/support/seed';
 
 function unusable(value: unknown, path = ''): string[] {
   if (typeof value === 'number') return Number.isFinite(value) ? [] : [`${path} is ${value}`];
@@ -34,7 +35,7 @@ describe('report', () => {
         const report = evaluate(rigOf(file as RigFile));
         expect(unusable(report)).toEqual([]);
       }),
-      { numRuns: 1500 },
+      { numRuns: runs(1500) },
     );
   });
 

@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { demoRig } from '../../../../tests/support/demo';
+import { partOf, plainRig } from '../../../../tests/support/plainRig';
+import { tideMill } from '../../demo/tideMill';
+import { NO_ELECTRONICS } from '../../kit/records/common';
+import type { Lens } from '../../kit/records/lens';
+import type { Part } from '../../kit/records/part';
+import { fitOf } from '../mechanicalFit';
+import { CAUTION_IDS, cautionsFor } from './cautions';
+import { evaluate } from './evaluate';
+
+const dead = (kind: Part['kind'], more: Partial<Part> = {}) =>
+  partOf(kind, { electronics: NO_ELECTRONICS, ...more });
+
+function cautions(lens: Partial<Lens> = {}, parts: Part[] = []) {
+  const rig = plainRig({ lens, parts });
+  return cautionsFor(rig, fitOf(rig, 2));
+}
+const ids = (lens: Partial<Lens> = {}, parts: Part[] = []) =>
+  cautions(lens, parts).map((c) => c.id);
+
+describe('cautions', () => {
+  it('there are none for a light lens straight on a body', () => {
+    expect(ids()).toEqual([]);
+  });
+
+  it('the sun burns from 200 mm on, extenders counted in, and through any reducer', () => {
+    expect(ids({ focalMaxMm: 199 })).not.toContain('sun');
+    expect(ids({ focalMaxMm: 200 })).toContain('sun');
+    expect(
+      ids({ focalMaxMm: 100 }, [dead('teleconverter', { factor: 2, clearDepthMm: 9 })]),
+    ).toContain('sun');
+    expect(ids({}, [dead('plain adapter')])).not.toContain('sun');
+    expect(ids({}, [dead('focal reducer', { factor: 0.7, clearDepthMm: 9 })])).toContain('sun');
+    expect(ids({}, [dead('teleconverter', { factor: 1.4, clearDepthMm: 9 })])).not.toContain('sun');
+    expect(cautions({ focalMaxMm: 400 })[0]?.why).toBe('400 mm gathers the sun into a hot point.');
+  });
+
+  it('a lens is heavy from 1.2 kg on, and a rig from 2.5 kg on, parts counted in', () => {
+    const heavy = (massG: number, partG: number | null) =>
+      ids({ massG }, [dead('plain adapter', { massG: partG })]);
+    expect(heavy(1199, null)).not.toContain('support');
+    expect(heavy(1200, null)).toContain('support');
+    expect(heavy(1000, 200)).toContain('support');
+    expect(heavy(2299, 200)).not.toContain('overhead');
+    expect(heavy(2300, 200)).toContain('overhead');
+    const said = cautions({ massG: 1250 }).find((c) => c.id === 'support');
+    expect(said).toMatchObject({ at: 'lens', why: 'Lens and parts weigh 1.3 kg.' });
+  });
+
+  it('unknown rear glass is minded in front of glass, and where its room is not known', () => {
+    const glass = dead('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 5 });
+    expect(ids({ rearProtrusionMm: null }, [glass])).toContain('strike unknown');
+    expect(ids({ rearProtrusionMm: null }, [dead('plain adapter')])).not.toContain(
+      'strike unknown',
+    );
+    const silent = cautions({ rearProtrusionMm: 2 }, [{ ...glass, clearDepthMm: null }]);
+    expect(silent.find((c) => c.id === 'strike unknown')?.at).toBe(0);
+  });
+
+  it('power is minded where a part carries focus or aperture, and only there', () => {
+    const carrying = (electronics: Partial<Part['electronics']>) =>
+      ids({}, [dead('plain adapter', { electronics: { ...NO_ELECTRONICS, ...electronics } })]);
+    expect(carrying({ focus: true })).toContain('power');
+    expect(carrying({ aperture: true })).toContain('power');
+    expect(carrying({ metadata: true })).not.toContain('power');
+  });
+
+  it('stand at the part they are about', () => {
+    const parts = [
+      dead('extension tube', { rearMountId: 'slr' }),
+      dead('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 3 }),
+    ];
+    const found = cautions({ rearProtrusionMm: 16 }, parts);
+    expect(found.find((c) => c.id === 'sun')?.at).toBe(1);
+    expect(found.find((c) => c.id === 'tolerance')?.at).toBe(0);
+  });
+
+  it('old glass that is marked so is minded', () => {
+    expect(ids({ radioactive: true })).toEqual(['radioactive']);
+  });
+
+  it('come most urgent first, every one with its rank', () => {
+    const reducer = partOf('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 1 });
+    const all = ids({ radioactive: true, massG: 3000, focalMaxMm: 600, rearProtrusionMm: 9 }, [
+      reducer,
+    ]);
+    expect(all).toEqual([
+      'strike',
+      'sun',
+      'radioactive',
+      'support',
+      'overhead',
+      'power',
+      'tolerance',
+    ]);
+    expect(CAUTION_IDS.filter((id) => id !== 'strike unknown')).toEqual(all);
+  });
+
+  it('the demo shows every one of them', () => {
+    const shown = new Set(
+      tideMill.rigs.flatMap(({ id }) => evaluate(demoRig(id)).cautions.map((c) => c.id)),
+    );
+    expect([...shown].sort()).toEqual([...CAUTION_IDS].sort());
+  });
+
+  it('say why, with the figures', () => {
+    const rig = demoRig('wheel-house-wide');
+    expect(cautionsFor(rig, fitOf(rig, 2))[0]).toMatchObject({
+      id: 'strike',
+      why: 'Rear glass stands 4.1 mm deep; Ninefold reducer ×0.71, 44.00 to 18.00 leaves 5.0 mm.',
+    });
+  });
+});
