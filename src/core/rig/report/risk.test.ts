@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
 import { waysOut } from '../search/waysOut';
+import { NO_TRAVEL } from '../../frame/geometry';
+import type { Halo } from '../../halo/rims';
 import { evaluate } from './evaluate';
+import { riskOf } from './risk';
 
 describe('risk', () => {
   it('is nothing where there is room, all where there is none, and half on the edge', () => {
@@ -17,5 +20,59 @@ describe('risk', () => {
   it('grows with the uncertainty of an estimate', () => {
     const rig = demoRig('archive-table');
     expect(evaluate(rig).verdict.risk).toBeGreaterThan(0.005);
+  });
+});
+
+describe('the arithmetic of risk', () => {
+  const halo = (edgeRadiusMm: number, softnessMm = 0.01): Halo => ({
+    rims: [{ side: 'front', edgeRadiusMm, softnessMm }],
+    exitPupilMm: null,
+    coneTangent: 0,
+    centre: { xMm: 0, yMm: 0 },
+  });
+  const FULL = { widthMm: 36, heightMm: 24 };
+  const corner = Math.hypot(18, 12);
+  const risk = (edge: number, sigma: number, softnessSigma = 0) =>
+    riskOf(halo(edge), FULL, NO_TRAVEL, 2, { edgeSigmaMm: sigma, softnessSigma });
+
+  it('is the normal share of edges that fall short: 0, 1, 2 and 3 standard deviations away', () => {
+    // Tables of the normal distribution. A hard edge is placed to a tenth of a standard deviation.
+    const within = (told: number, table: number) =>
+      expect(Math.abs(told - table)).toBeLessThan(0.025);
+    within(risk(corner, 1), 0.5);
+    within(risk(corner + 1, 1), 0.1587);
+    within(risk(corner + 2, 1), 0.0228);
+    within(risk(corner - 1, 1), 0.8413);
+    within(risk(corner - 1, 0.5), 0.9772);
+    expect(risk(corner + 3, 1)).toBeLessThan(0.003);
+    expect(risk(corner - 3, 1)).toBeGreaterThan(0.997);
+    expect(risk(corner + 6, 1)).toBeLessThan(0.001);
+  });
+
+  it('shrinks to all or nothing as the edge is known', () => {
+    expect(risk(corner + 0.1, 0)).toBeLessThan(1e-3);
+    expect(risk(corner - 0.1, 0)).toBeGreaterThan(1 - 1e-3);
+  });
+
+  it('counts the travel of the sensor as edge that is missing', () => {
+    const travel = { shape: 'disc' as const, xMm: 2, yMm: 0 };
+    const moving = riskOf(halo(corner + 2), FULL, travel, 2, { edgeSigmaMm: 1, softnessSigma: 0 });
+    expect(moving).toBeCloseTo(risk(corner, 1), 6);
+  });
+
+  it('an unsure softness makes a soft edge less certain both ways', () => {
+    const soft = (edge: number, softnessSigma: number) =>
+      riskOf(halo(edge, 6), FULL, NO_TRAVEL, 1, { edgeSigmaMm: 0.2, softnessSigma });
+    expect(soft(22.6, 0)).toBeLessThan(0.001);
+    expect(soft(22.6, 0.35)).toBeGreaterThan(10 * soft(22.6, 0));
+    expect(soft(40, 0.35)).toBeLessThan(0.01);
+    expect(soft(14, 0.35)).toBeGreaterThan(0.99);
+  });
+
+  it('the stricter the school, the greater the risk', () => {
+    const by = (limit: number) =>
+      riskOf(halo(23, 5), FULL, NO_TRAVEL, limit, { edgeSigmaMm: 0.5, softnessSigma: 0.1 });
+    expect(by(0.2)).toBeGreaterThan(by(1));
+    expect(by(1)).toBeGreaterThan(by(2));
   });
 });
