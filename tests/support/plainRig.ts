@@ -2,14 +2,13 @@
 import { bodyOf } from '@/core/kit/records/body';
 import { DEFAULT_JUDGEMENT } from '@/core/kit/records/judgement';
 import { lensOf, type Lens } from '@/core/kit/records/lens';
-import { mountSchema, type Mount } from '@/core/kit/records/mount';
-import { partSchema, type Part } from '@/core/kit/records/part';
+import { mountOf, type Mount } from '@/core/kit/records/mount';
+import { partOf as partRecord, type Part } from '@/core/kit/records/part';
 import { restingSettings, type RigSettings } from '@/core/kit/records/rigRecord';
-import { completed } from '@/core/kit/records/schema';
 import type { Rig } from '@/core/rig/rig';
 
 const mount = (id: string, registerMm: number): Mount =>
-  completed(mountSchema, { id, name: `mount ${registerMm}`, registerMm });
+  mountOf({ id, name: `mount ${registerMm}`, registerMm });
 
 /** Registers 44 and 18: a plain adapter is 26 mm thick. */
 export const MOUNTS: ReadonlyMap<string, Mount> = new Map(
@@ -56,7 +55,7 @@ export const plainLens = (more: Partial<Lens> = {}): Lens =>
   });
 
 export const partOf = (kind: Part['kind'], more: Partial<Part> = {}): Part =>
-  completed(partSchema, {
+  partRecord({
     id: kind,
     name: kind,
     kind,

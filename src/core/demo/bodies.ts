@@ -1,4 +1,4 @@
-import type { Body, Mode, StabilisationCrop } from '../kit/records/body';
+import { bodyOf, type Body, type Mode, type StabilisationCrop } from '../kit/records/body';
 
 const crop = (
   id: string,
@@ -57,24 +57,12 @@ const video = (
   digitalZooms,
 });
 
-const base = {
-  maker: 'Tolvane',
-  stabiliserStops: null,
-  autofocusPoints: [],
-  stabiliserFocalsMm: [],
-  coverGlass: { thicknessMm: 2, index: 1.52 },
-  mirrorDepthMm: null,
-  massG: null,
-  price: null,
-  priceNew: null,
-  licence: '',
-  note: '',
-};
+const base = { maker: 'Tolvane', coverGlass: { thicknessMm: 2, index: 1.52 } };
 
 const points = (...steps: readonly (readonly [upToFNumber: number, points: number])[]) =>
   steps.map(([upToFNumber, count]) => ({ upToFNumber, points: count }));
 
-export const bodies: Body[] = [
+const told: readonly Parameters<typeof bodyOf>[0][] = [
   {
     ...base,
     id: 'h24',
@@ -198,3 +186,5 @@ export const bodies: Body[] = [
     clearDepthMm: 30,
   },
 ];
+
+export const bodies: Body[] = told.map(bodyOf);

@@ -1,4 +1,4 @@
-import type { Lens } from '../kit/records/lens';
+import { lensOf, type Lens, type LensTold } from '../kit/records/lens';
 import {
   FULL,
   GATE,
@@ -12,7 +12,7 @@ import {
   samples,
 } from './lensFacts';
 
-export const cineAndOldLenses: Lens[] = [
+const told: readonly LensTold[] = [
   {
     ...manual,
     id: 'w25c',
@@ -146,3 +146,5 @@ export const cineAndOldLenses: Lens[] = [
     halo: samples('b25s', WALL, 0.1, [[25, 1.4, 8.6, 2.2, 9.2, 2.8, 40]]),
   },
 ];
+
+export const cineAndOldLenses: Lens[] = told.map(lensOf);

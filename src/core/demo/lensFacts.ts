@@ -1,5 +1,4 @@
 /** Short ways to write down the demo lenses. */
-import { NO_ELECTRONICS } from '../kit/records/common';
 import type { Evidence, HaloSample } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
 
@@ -61,25 +60,8 @@ export const MEDIUM = { widthMm: 56, heightMm: 41.5 };
 export const ALL_CONTACTS = { focus: true, aperture: true, metadata: true, stabiliser: false };
 export const STABILISED = { ...ALL_CONTACTS, stabiliser: true };
 
-export const manual = {
-  character: 'general',
-  tStop: null,
-  maxMagnification: null,
-  focusing: 'unit',
-  pupilMagnification: null,
-  squeeze: 1,
-  definitionRadiusMm: null,
-  electronics: NO_ELECTRONICS,
-  rearProtrusionMm: null,
-  resolutionLpMm: null,
-  resolutionClass: 'good prime',
-  radioactive: false,
-  price: null,
-  priceNew: null,
-  estimated: [],
-  licence: '',
-  note: '',
-} satisfies Partial<Lens>;
+/** A lens focused by turning the whole of it. */
+export const manual = { focusing: 'unit' } satisfies Partial<Lens>;
 
 export const range = (
   focalMinMm: number,

@@ -1,4 +1,4 @@
-import type { Mount } from '../kit/records/mount';
+import { mountOf, type Mount } from '../kit/records/mount';
 
 const mount = (
   id: string,
@@ -8,18 +8,7 @@ const mount = (
   throatMm: number,
   aliases: string[] = [],
   [threadMm, pitchMm]: readonly [number, number] | readonly [null, null] = [null, null],
-): Mount => ({
-  id,
-  name,
-  registerMm,
-  locking,
-  throatMm,
-  threadMm,
-  pitchMm,
-  aliases,
-  licence: '',
-  note: '',
-});
+): Mount => mountOf({ id, name, registerMm, locking, throatMm, threadMm, pitchMm, aliases });
 
 export const mounts: Mount[] = [
   mount(

@@ -1,15 +1,7 @@
 import { NO_ELECTRONICS, type Electronics } from '../kit/records/common';
-import type { OwnRim, Part } from '../kit/records/part';
+import { partOf, type OwnRim, type Part, type PartTold } from '../kit/records/part';
 
-const base = {
-  maker: 'Ninefold',
-  plate: null,
-  helicoidMm: 0,
-  shiftMm: 0,
-  price: null,
-  priceNew: null,
-  note: '',
-};
+const base = { maker: 'Ninefold' };
 const CONTACTS: Electronics = { focus: true, aperture: true, metadata: true, stabiliser: false };
 
 const rim = (edgeRadiusMm: number, softnessMm: number, fNumber: number): OwnRim => ({
@@ -26,7 +18,7 @@ const plain = (
   thicknessMm: number,
   massG: number,
   electronics: Electronics = NO_ELECTRONICS,
-): Part => ({
+): PartTold => ({
   ...base,
   id,
   name,
@@ -35,16 +27,12 @@ const plain = (
   rearMountId,
   factor: 1,
   thicknessMm,
-  transmission: null,
-  fastestFNumber: null,
   clearDepthMm: Math.max(0, thicknessMm - 2),
-  ownRim: null,
-  designFormat: null,
   electronics,
   massG,
 });
 
-export const parts: Part[] = [
+const told: readonly PartTold[] = [
   plain('p44-18', 'slr-44', 'ml-18', 'plain 44.00 to 18.00', 26, 110, CONTACTS),
   plain('p46-18', 'slr-46.5', 'ml-18', 'plain 46.50 to 18.00', 28.5, 120),
   plain('p42-18', 'm42-45.46', 'ml-18', 'plain M42 to 18.00', 27.46, 95),
@@ -194,3 +182,5 @@ export const parts: Part[] = [
     massG: 330,
   },
 ];
+
+export const parts: Part[] = told.map(partOf);

@@ -1,4 +1,4 @@
-import type { Lens } from '../kit/records/lens';
+import { lensOf, type Lens, type LensTold } from '../kit/records/lens';
 import {
   ALL_CONTACTS,
   FULL,
@@ -12,7 +12,7 @@ import {
   samples,
 } from './lensFacts';
 
-export const stillsLenses: Lens[] = [
+const told: readonly LensTold[] = [
   {
     ...manual,
     id: 'w1835',
@@ -190,3 +190,5 @@ export const stillsLenses: Lens[] = [
     halo: samples('b100', SHEET, 0.5, [[100, 2.8, 25.6, 4, 27, 4.8, 90]]),
   },
 ];
+
+export const stillsLenses: Lens[] = told.map(lensOf);

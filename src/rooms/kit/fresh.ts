@@ -2,19 +2,17 @@
 import { bodyOf, FRESH_MODE, type Body } from '@/core/kit/records/body';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { Marking } from '@/core/kit/records/marking';
-import { mountSchema, type Mount } from '@/core/kit/records/mount';
-import { partSchema, type Part } from '@/core/kit/records/part';
-import { completed } from '@/core/kit/records/schema';
+import { mountOf, type Mount } from '@/core/kit/records/mount';
+import { partOf, type Part } from '@/core/kit/records/part';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';
 
-const freshMount = (id: string): Mount =>
-  completed(mountSchema, { id, name: 'New mount', registerMm: 44 });
+const freshMount = (id: string): Mount => mountOf({ id, name: 'New mount', registerMm: 44 });
 
 const freshBody = (id: string, mountId: string): Body =>
   bodyOf({ id, name: 'New body', mountId, modes: [{ ...FRESH_MODE, id: 'stills' }] });
 
 const freshPart = (id: string, frontMountId: string, rearMountId: string): Part =>
-  completed(partSchema, {
+  partOf({
     id,
     name: 'New adapter',
     kind: 'plain adapter',

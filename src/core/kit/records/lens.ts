@@ -97,8 +97,10 @@ type Told =
   | 'closestFocusM'
   | 'designFormat';
 
+export type LensTold = Pick<Lens, Told> & Partial<Lens>;
+
 /** A lens as far as it is told; of the rest nothing is known, or what is usual is taken. */
-export const lensOf = (told: Pick<Lens, Told> & Partial<Lens>): Lens => completed(lensSchema, told);
+export const lensOf = (told: LensTold): Lens => completed(lensSchema, told);
 
 /** Names of the estimated facts of a lens that are still estimates once the one at `path` is told. */
 export const stillEstimated = (lens: Lens, path: string): string[] =>

@@ -1,6 +1,6 @@
 /** A lens mount, named by dimension and class. */
 import { ID, LICENCE, NAME, NOTE } from './common';
-import { label, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
+import { completed, label, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
 
 export const mountSchema = record('mount', {
   id: ID,
@@ -19,6 +19,10 @@ export const mountSchema = record('mount', {
   note: NOTE,
 });
 export type Mount = Static<typeof mountSchema>;
+
+/** A mount as far as it is told; nothing else of it is known. */
+export const mountOf = (told: Pick<Mount, 'id' | 'name' | 'registerMm'> & Partial<Mount>): Mount =>
+  completed(mountSchema, told);
 
 export const mountExample: Mount = {
   id: 'slr-44',

@@ -11,7 +11,7 @@ import {
   plateSchema,
   PRICE,
 } from './common';
-import { number, oneOf, record, unknownOr, type Static } from './schema';
+import { completed, number, oneOf, record, unknownOr, type Static } from './schema';
 
 export const PART_KINDS = [
   'plain adapter',
@@ -75,6 +75,13 @@ export const partSchema = record('part', {
   note: NOTE,
 });
 export type Part = Static<typeof partSchema>;
+
+/** What of a part must be told. */
+type Told = 'id' | 'name' | 'kind' | 'frontMountId' | 'rearMountId' | 'factor' | 'thicknessMm';
+export type PartTold = Pick<Part, Told> & Partial<Part>;
+
+/** A part as far as it is told; of the rest nothing is known, or it is not there. */
+export const partOf = (told: PartTold): Part => completed(partSchema, told);
 
 export const partExample: Part = {
   id: 'n71',

@@ -28,8 +28,8 @@ const LOSS_SCALES = 2.5;
 /** Step in log radius and log share for their derivatives. */
 const NUDGE = 1e-3;
 
-/** A wish the fit is held to beside the frames: how far off it is, in units that count like residuals. */
-export type Wish = (rims: readonly FittedRim[]) => number;
+/** A condition the fit is held to beside the frames: how far it is from being met, in the units of residuals. */
+export type Penalty = (rims: readonly FittedRim[]) => number;
 
 /** Light through one set of rims at a radius, by straight lines in its table. */
 function throughAt(tables: RimTables, row: number, r: number): number {
@@ -251,15 +251,15 @@ function addFrame(given: FrameSums, p: Float64Array, sums: Sums): void {
   spread(columns, slope, normal, sums);
 }
 
-/** Adds a wish about the first frame's rims, by differences. */
-function addWish(layout: Layout, wish: Wish, p: Float64Array, sums: Sums) {
+/** Adds a penalty on the first frame’s rims, its slopes by differences. */
+function addPenalty(layout: Layout, penalty: Penalty, p: Float64Array, sums: Sums) {
   const size = parametersIn(layout);
-  const miss = wish(rimsAt(layout, p, 1));
+  const miss = penalty(rimsAt(layout, p, 1));
   sums.cost += miss * miss;
   const touched = Array.from({ length: layout.rims * PER_RIM }, (_, i) => RIM_RADIUS + i);
   const slopes = touched.map((index) => {
     const { by, moved } = nudgedAt(p, index);
-    return (wish(rimsAt(layout, moved, 1)) - miss) / by;
+    return (penalty(rimsAt(layout, moved, 1)) - miss) / by;
   });
   touched.forEach((a, i) => {
     sums.gradient[a] = (sums.gradient[a] as number) + (slopes[i] ?? 0) * miss;
@@ -277,10 +277,10 @@ export interface HaloProblem {
   /** Scale of the residuals, in roots of light. */
   scale: number;
   frozen: ReadonlySet<number>;
-  wish?: Wish;
+  penalty?: Penalty;
 }
 
-export function haloProblem({ layout, fields, scale, frozen, wish }: HaloProblem): Problem {
+export function haloProblem({ layout, fields, scale, frozen, penalty }: HaloProblem): Problem {
   const halfDiagonalMm = fields[0]?.halfDiagonalMm ?? 1;
   return {
     size: parametersIn(layout),
@@ -292,7 +292,7 @@ export function haloProblem({ layout, fields, scale, frozen, wish }: HaloProblem
       fields.forEach((field, frame) => {
         addFrame({ layout, field, frame, scale }, p, sums);
       });
-      if (wish) addWish(layout, wish, p, sums);
+      if (penalty) addPenalty(layout, penalty, p, sums);
     },
   };
 }

@@ -44,7 +44,7 @@ function heldAt(fit: HaloFit, from: Float64Array, targetMm: number) {
     fields: fit.rough.fields,
     scale: fit.scale,
     frozen: fit.frozen,
-    wish: (rims) => (halfLightOf(rims) - targetMm) / HELD_WITHIN_MM,
+    penalty: (rims) => (halfLightOf(rims) - targetMm) / HELD_WITHIN_MM,
   });
   const { p, cost } = minimise(problem, from, 6, 2e-4);
   return { p, added: cost - fit.rough.cost };

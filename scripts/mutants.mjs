@@ -1,0 +1,72 @@
+/**
+ * npm run mutants: changes the core in thousands of small ways and counts how many of them the tests notice.
+ * What was tried before and has not changed since is not tried again. MUTATE=src/core/optics narrows it.
+ */
+import { existsSync, readFileSync } from 'node:fs';
+import { readyDebian, readyPackages } from './lib/ready.mjs';
+import { bin, run } from './lib/run.mjs';
+
+const REPORT = 'node_modules/.cache/wandering-halo-mutants/report.json';
+const LEAST = 80;
+/** Folders whose arithmetic everything else stands on. */
+const LEAST_OF = { 'src/core/optics': 85, 'src/core/halo': 85, 'src/core/frame': 85 };
+
+await readyPackages();
+await readyDebian();
+await run(bin('stryker'), ['run']);
+if (!existsSync(REPORT)) {
+  console.error('The mutants were not tried; what went wrong stands above.');
+  process.exit(1);
+}
+
+/** Survivors that do not matter: by file and the code as it was, with the reason. */
+const { survivors } = JSON.parse(readFileSync('scripts/mutants/survivors.json', 'utf8'));
+const NOTICED = ['Killed', 'Timeout', 'RuntimeError', 'CompileError'];
+const { files } = JSON.parse(readFileSync(REPORT, 'utf8'));
+
+const textAt = (source, { start, end }) => {
+  const lines = source.split('\n').slice(start.line - 1, end.line);
+  if (lines.length === 0) return '';
+  lines[lines.length - 1] = lines.at(-1).slice(0, end.column - 1);
+  lines[0] = lines[0].slice(start.column - 1);
+  return lines.join(' ').replace(/\s+/g, ' ');
+};
+
+const folders = new Map();
+const unnamed = [];
+for (const [path, { source, mutants }] of Object.entries(files)) {
+  const folder = path.split('/').slice(0, 3).join('/');
+  const count = folders.get(folder) ?? { noticed: 0, all: 0, excused: 0 };
+  folders.set(folder, count);
+  for (const { status, location, replacement, mutatorName } of mutants) {
+    if (status === 'Ignored') continue;
+    count.all += 1;
+    if (NOTICED.includes(status)) {
+      count.noticed += 1;
+      continue;
+    }
+    const code = textAt(source, location);
+    const isNamed = survivors.some((s) => s.file === path && code.includes(s.code));
+    if (isNamed) count.excused += 1;
+    else unnamed.push(`${path}:${location.start.line} ${mutatorName}: ${code} -> ${replacement}`);
+  }
+}
+
+for (const line of unnamed) console.log(`survived  ${line.slice(0, 180)}`);
+let isMet = true;
+let [noticed, all] = [0, 0];
+for (const [folder, count] of folders) {
+  noticed += count.noticed;
+  all += count.all;
+  const score = (100 * count.noticed) / count.all;
+  const least = LEAST_OF[folder] ?? 0;
+  if (score < least) isMet = false;
+  const excused = count.excused > 0 ? `, ${count.excused} named in survivors.json` : '';
+  const wanted = least > 0 ? `, at least ${least} %` : '';
+  console.log(
+    `${score.toFixed(1).padStart(5)} %  ${folder} (${count.noticed} of ${count.all}${excused}${wanted})`,
+  );
+}
+const whole = (100 * noticed) / all;
+console.log(`${whole.toFixed(1).padStart(5)} %  altogether, at least ${LEAST} %`);
+process.exitCode = isMet && whole >= LEAST ? 0 : 1;
