@@ -72,6 +72,14 @@ export function lensOptions(workspace: Workspace, rig: Rig | null): OptionGroup[
   return rig ? graded(lensOffers(rig, workspace.lenses), facts) : ungraded(workspace.lenses, facts);
 }
 
+/** Every lens by its own name alone, where a whole one would be cut. */
+export const lensNames = (workspace: Workspace): OptionGroup[] => [
+  {
+    title: 'In this workspace',
+    options: workspace.lenses.map((l) => ({ id: l.id, label: l.name, note: l.maker })),
+  },
+];
+
 export function bodyOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
   const mountName = mountNames(workspace);
   const facts = (body: Body) => mountName(body.mountId);

@@ -9,15 +9,16 @@ import {
   diameterMm,
   fWords,
   fixed,
+  lpMm,
   megapixels,
   metres,
   mm,
   percent,
+  shutterWords,
   signed,
   sizeMm,
   tWords,
   times,
-  shutterWords,
 } from '@/core/words/figures';
 
 export interface ReadingRow {
@@ -159,7 +160,7 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
     },
     {
       name: 'Detail',
-      figure: `${fixed(sharpness.system, 0)} lp/mm`,
+      figure: lpMm(sharpness.system),
       note: sharpness.evidence === 'own figure' ? undefined : 'class of lens',
       reading: 'detail',
     },

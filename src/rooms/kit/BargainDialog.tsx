@@ -13,7 +13,7 @@ import { engraved } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';
 import { LensFactsForm, useLensFacts } from './LensFactsForm';
 import type { KitActions } from './useKit';
-import { fixed, mm } from '@/core/words/figures';
+import { megapixels, mm } from '@/core/words/figures';
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -122,7 +122,7 @@ export function BargainDialog({ workspace, actions, onClose }: BargainDialogProp
                       <small>{fromWords(row, found.lens.focalMinMm)}</small>
                     </td>
                     <td className="figure">{riskWords(row.risk)}</td>
-                    <td className="figure">{fixed(row.cleanMegapixels, 1)} MP</td>
+                    <td className="figure">{megapixels(row.cleanMegapixels)}</td>
                     <td>{row.needs}</td>
                   </tr>
                 ))}

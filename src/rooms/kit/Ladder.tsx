@@ -113,7 +113,7 @@ interface RungRowProps {
 function RungRow({ rung, bodyMm, longestMm, gear, onPress }: RungRowProps) {
   const { mount, reach, thicknessMm } = rung;
   const adapter = reach === 'plain adapter';
-  const share = (mm: number) => `${fixed((mm / longestMm) * 100, 2)}%`;
+  const share = (mm: number) => `${((mm / longestMm) * 100).toFixed(2)}%`;
   return (
     <RungButton type="button" onClick={onPress}>
       <span>

@@ -4,7 +4,7 @@ import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { BodyChoice, LensChoice, ModeChoice, RigChoice } from '@/gear/GearChoice';
-import { bodyOptions, lensOptions, rigOptions } from '@/gear/options';
+import { bodyOptions, lensNames, rigOptions } from '@/gear/options';
 import { ActingButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { Fold } from '@/ui/controls/Fold';
 import { FilePicker } from '@/ui/form/FilePicker';
@@ -212,7 +212,7 @@ function GearChoices({
         onChoose={(id) => onChoice({ rigId: id || null, modeId: null })}
       />
       <LensChoice
-        groups={lensOptions(workspace, null)}
+        groups={lensNames(workspace)}
         chosen={lens.id}
         onChoose={(lensId) => onChoice({ lensId, bodyId: body.id, rigId: null })}
       />

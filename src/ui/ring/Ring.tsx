@@ -7,7 +7,6 @@ import { useSize } from '../useSize';
 import { legibleMarks, type BarrelScale } from './scale';
 import { useRing } from './useRing';
 import { ValueField } from './ValueField';
-import { percent } from '@/core/words/figures';
 
 /** A stretch of the ring with one verdict, places 0..1. */
 export interface RibbonStretch {
@@ -64,6 +63,9 @@ const Barrel = styled.div`
   }
 `;
 
+/** A place on the ring as a length of the drawing. */
+const along = (place: number): string => `${place * 100}%`;
+
 /* Heights within the barrel, px. The figures stand low and the pointer ends above them, so that they never collide. */
 const RIBBON = { y: 4, height: 8 };
 const BAND = { y: 15, height: 45 };
@@ -80,15 +82,15 @@ const Marks = memo(function Marks({ scale, width }: { scale: BarrelScale; width:
   return marks.map((mark) => (
     <g key={mark.value}>
       <line
-        x1={percent(scale.place(mark.value))}
-        x2={percent(scale.place(mark.value))}
+        x1={along(scale.place(mark.value))}
+        x2={along(scale.place(mark.value))}
         y1={BAND.y + 3}
         y2={BAND.y + (mark.label ? 14 : 8)}
         stroke={mark.label ? 'var(--ink)' : 'var(--muted)'}
         strokeWidth={mark.label ? 1.25 : 1}
       />
       {mark.label && (
-        <text x={percent(scale.place(mark.value))} y={FIGURE_Y}>
+        <text x={along(scale.place(mark.value))} y={FIGURE_Y}>
           {mark.label}
         </text>
       )}
@@ -100,8 +102,8 @@ function Ribbon({ stretches }: { stretches: readonly RibbonStretch[] }) {
   return stretches.map((s) => (
     <rect
       key={s.from}
-      x={percent(s.from)}
-      width={percent(s.to - s.from)}
+      x={along(s.from)}
+      width={along(s.to - s.from)}
       y={RIBBON.y}
       height={RIBBON.height}
       fill={`url(#ribbon-${s.kind})`}
@@ -111,7 +113,7 @@ function Ribbon({ stretches }: { stretches: readonly RibbonStretch[] }) {
 
 function Pointer({ place }: { place: number }) {
   return (
-    <svg x={percent(place)} style={{ overflow: 'visible' }}>
+    <svg x={along(place)} style={{ overflow: 'visible' }}>
       <path d="M0 1V31" stroke="var(--amber)" strokeWidth="2" />
       <path d="M-5 41L0 31L5 41Z" fill="var(--amber)" />
     </svg>
