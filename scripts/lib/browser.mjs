@@ -43,3 +43,7 @@ export const setSize = (driver, width, height) =>
     deviceScaleFactor: 1,
     mobile: false,
   });
+
+/** All an origin keeps in this browser is gone: databases, settings, caches. */
+export const emptyStorage = (driver, origin) =>
+  driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });

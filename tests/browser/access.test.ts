@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
 import { seriousFindings, setTheme } from './axe';
 import { BenchPage } from './bench';
@@ -13,6 +13,7 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   bench = new BenchPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());
 
 const findings = () => seriousFindings(bench.driver);

@@ -3,6 +3,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { expect } from 'vitest';
+import { emptyStorage } from '../../scripts/lib/browser.mjs';
 
 const WAIT_MS = 15_000;
 
@@ -18,6 +19,12 @@ export class BenchPage {
   async open(path = '/bench'): Promise<void> {
     await this.driver.get(this.url + path);
     await this.driver.wait(until.elementLocated(By.css('header')), WAIT_MS);
+  }
+
+  /** As one comes to the program for the first time: nothing kept by this browser, nothing opened. */
+  async forget(): Promise<void> {
+    await this.driver.get('about:blank');
+    await emptyStorage(this.driver, this.url);
   }
 
   async openRig(query: string): Promise<void> {

@@ -1,6 +1,6 @@
 /** The whole job by keyboard alone: build a rig, read the verdict, apply a way out, undo. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { BenchPage } from './bench';
 
@@ -10,6 +10,7 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   bench = new BenchPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());
 
 const focused = () =>
@@ -69,14 +70,14 @@ describe('by keyboard alone', () => {
   });
 
   it('its verdict is read', async () => {
+    await bench.openRig('rig=wheel-house-wide&stabiliser=off');
     await bench.keys('8', Key.HOME, '7', Key.HOME);
     await bench.expectVerdict('Clipped');
     expect(await focused()).toBe('Zoom ring');
   });
 
   it('a way out is looked at, taken, and taken back', async () => {
-    await tabTo(/^Ways out/);
-    await bench.keys(Key.ENTER);
+    await bench.openRig('rig=wheel-house-wide');
     await tabTo(/^Zoom to [\d.]+ mm or longer/);
     expect(await (await bench.find('[data-testid="said"]')).getText()).toMatch(/^If: Zoom to/);
     await bench.keys(Key.ENTER);
@@ -100,6 +101,7 @@ describe('by keyboard alone', () => {
   });
 
   it('the stage is pointed at, zoomed and fitted', async () => {
+    await bench.openRig('rig=waders-at-dawn');
     await tabTo(/^Point at the stage/);
     await bench.keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
     expect(await (await bench.find('[data-testid="point"]')).getText()).toMatch(
@@ -118,6 +120,7 @@ describe('by keyboard alone', () => {
   });
 
   it('a state is pinned, and rigs are compared and chosen side by side', async () => {
+    await bench.openRig('rig=waders-at-dawn');
     await bench.keys('k', 'j');
     await bench.find('section[aria-label="Rigs compared"]');
     await tabTo(/^Mill pond$/);
@@ -128,5 +131,22 @@ describe('by keyboard alone', () => {
       'the pinned state was lost',
     );
     await bench.keys('k', 'j');
+  });
+
+  it('rooms are gone to by their letters', async () => {
+    await bench.openRig('rig=mill-pond');
+    for (const [key, path] of [
+      ['K', '/kit'],
+      ['M', '/measure'],
+      ['B', '/bench'],
+    ] as const) {
+      await bench.keys(key);
+      await bench.expectSoon(
+        () => bench.driver.executeScript<string>('return location.pathname'),
+        (at) => at === path,
+        `${key} does not lead to ${path}`,
+      );
+      await bench.find('[aria-current="page"]');
+    }
   });
 });

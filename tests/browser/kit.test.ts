@@ -1,6 +1,6 @@
 /** The Kit as a person keeps it: editing, finding, and the quick ways in. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { KitPage } from './kitPage';
 
@@ -10,11 +10,14 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   kit = new KitPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(async () => {
+  await kit.forget();
+  await kit.openKit();
+});
 afterAll(() => kit.driver.quit());
 
 describe('editing a record', () => {
   it('takes figures in any unit, stores them at once, and undo takes them back', async () => {
-    await kit.openKit();
     await kit.openRow('50/1.8');
     await kit.unfold('Focus and pupil');
     await kit.type('Closest focus', '1 ft 6 in', Key.ENTER);
@@ -32,6 +35,7 @@ describe('editing a record', () => {
   });
 
   it('says what is wrong as one types, and stores none of it', async () => {
+    await kit.openRow('50/1.8');
     const before = await kit.stored();
     for (const [text, sentence] of [
       ['f/0', /^It must be a number from 0\.5 to 128; it is 0/],
@@ -80,9 +84,18 @@ describe('editing a record', () => {
   });
 });
 
+/** The head of the column pressed, once more for the other way round. */
+async function sortByFocal(first = '12–24/4'): Promise<void> {
+  await (await kit.saying('Focal')).click();
+  await kit.expectSoon(
+    () => kit.rows(),
+    (r) => r[0] === first,
+    `${first} never came first`,
+  );
+}
+
 describe('many records', () => {
   it('are searched, filtered and sorted', async () => {
-    await kit.openTable('Lenses');
     await (await kit.find('input[type="search"]')).sendKeys('medium');
     await kit.expectSoon(
       () => kit.rows(),
@@ -93,22 +106,13 @@ describe('many records', () => {
     await (
       await kit.find('input[type="search"]')
     ).sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
-    const focal = await kit.saying('Focal');
-    await focal.click();
-    await kit.expectSoon(
-      () => kit.rows(),
-      (r) => r[0] === '12–24/4',
-      'not by focal length',
-    );
-    await focal.click();
-    await kit.expectSoon(
-      () => kit.rows(),
-      (r) => r[0] === '500/4',
-      'not the other way round',
-    );
+    await sortByFocal();
+    await sortByFocal('500/4');
   });
 
   it('are changed all at once, as one step', async () => {
+    await sortByFocal();
+    await sortByFocal('500/4');
     await kit.openRow('500/4');
     const last = await kit.row('80/2.8 medium format');
     await kit.driver.actions().keyDown(Key.SHIFT).click(last).keyUp(Key.SHIFT).perform();
@@ -149,7 +153,6 @@ describe('many records', () => {
 
 describe('the quick ways in', () => {
   it('a lens goes in by four facts, what was guessed is marked', async () => {
-    await kit.openKit();
     await kit.press('I have a lens');
     await kit.type('What stands on it', '28–80/3.5–5.6 compact', Key.ENTER);
     expect(await kit.shown('Focal length, mm')).toBe('28–80');
@@ -164,7 +167,6 @@ describe('the quick ways in', () => {
   });
 
   it('a lens seen for sale is held against every body, and nothing is saved', async () => {
-    await kit.openKit();
     const before = await kit.stored();
     await kit.press('Seen for sale');
     await kit.type('What stands on it', '28–80/3.5–5.6 compact', Key.ENTER);

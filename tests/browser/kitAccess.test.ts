@@ -1,6 +1,6 @@
 /** The Kit for everyone: axe finds nothing serious, it fits its screens, and the keyboard works it. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
 import { seriousFindings, setTheme } from './axe';
 import { KitPage } from './kitPage';
@@ -11,6 +11,7 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   kit = new KitPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(() => kit.forget());
 afterAll(() => kit.driver.quit());
 
 const findings = () => seriousFindings(kit.driver);

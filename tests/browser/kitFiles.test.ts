@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { KitPage } from './kitPage';
 
@@ -14,6 +14,7 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   kit = new KitPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(() => kit.forget());
 afterAll(() => kit.driver.quit());
 
 describe('CSV', () => {

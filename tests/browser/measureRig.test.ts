@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { encode } from 'fast-png';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { expose } from '../../src/core/bench-camera/expose';
 import { practiceRig } from '../../src/core/bench-camera/practice';
@@ -19,6 +19,7 @@ beforeAll(async () => {
   room = new MeasurePage(driver, inject('demoUrl'), downloads);
   await fileAt(5.6, 'jpeg');
 });
+beforeEach(() => room.forget());
 afterAll(() => room.driver.quit());
 
 describe('a rig of the Bench', () => {

@@ -1,5 +1,5 @@
 /** The stage is a thing one can point at, drag, and watch. */
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { BenchPage } from './bench';
 
@@ -9,6 +9,7 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   bench = new BenchPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());
 
 const stage = () => bench.find('figure[role="img"]');
@@ -117,6 +118,7 @@ describe('a shift adapter', () => {
   });
 
   it('takes typed shifts within its range and refuses others', async () => {
+    await bench.openRig('rig=sluice-shift');
     await bench.typeRing('Shift down', '-12');
     await bench.expectSoon(
       () => bench.reading('Margin'),

@@ -1,6 +1,6 @@
 /** A bad verdict is mended from the list of ways out, by mouse and by keyboard. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { BenchPage } from './bench';
 
@@ -10,6 +10,7 @@ beforeAll(async () => {
   const { driver, downloads } = await openBrowser();
   bench = new BenchPage(driver, inject('demoUrl'), downloads);
 });
+beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());
 
 describe('ways out', () => {
@@ -39,6 +40,7 @@ describe('ways out', () => {
   });
 
   it('are taken by pressing, and undone', async () => {
+    await bench.openRig('rig=wheel-house-wide');
     const way = await wayOut('Zoom to');
     const words = await way.getAttribute('title');
     await way.click();
@@ -50,6 +52,7 @@ describe('ways out', () => {
   });
 
   it('work by keyboard alone', async () => {
+    await bench.openRig('rig=wheel-house-wide');
     const way = await wayOut('Digital zoom');
     await bench.driver.executeScript('arguments[0].focus()', way);
     await bench.keys(Key.ENTER);

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Halo } from '../halo/rims';
-import { coverage, judge, VERDICT_KINDS } from './coverage';
+import {
+  betterVerdict,
+  circleCoverage,
+  coverage,
+  isClearAt,
+  judge,
+  VERDICT_KINDS,
+} from './coverage';
 import { NO_TRAVEL } from './geometry';
 
 const FULL = { widthMm: 36, heightMm: 24 };
@@ -89,5 +96,65 @@ describe('coverage', () => {
 
   it('has no number for a corner without light', () => {
     expect(coverage(halo(15, 1), FULL, NO_TRAVEL).cornerStops).toEqual([null, null, null, null]);
+  });
+});
+
+describe('the quick question and the whole answer', () => {
+  it('agree on what is Clear, whatever halo, travel and limit', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 15, max: 30, noNaN: true }),
+        fc.double({ min: 0.1, max: 12, noNaN: true }),
+        fc.double({ min: 0.2, max: 4, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (R, w, limit, t) => {
+          const travel = { shape: 'disc' as const, xMm: t, yMm: 0 };
+          const isClear = judge(halo(R, w, 60), FULL, travel, limit).kind === 'Clear';
+          expect(isClearAt(halo(R, w, 60), FULL, travel, limit)).toBe(isClear);
+        },
+      ),
+    );
+  });
+
+  it('a hard edge is never Clear, however lenient, and a soft dark one is not Clear for the strict', () => {
+    expect(isClearAt(halo(20.5, 0.5), FULL, NO_TRAVEL, 12)).toBe(false);
+    expect(isClearAt(halo(20, 8), FULL, NO_TRAVEL, 0.5)).toBe(false);
+    expect(isClearAt(halo(20, 8), FULL, NO_TRAVEL, 2)).toBe(true);
+    expect(isClearAt(halo(30, 2), FULL, NO_TRAVEL, 0.5)).toBe(true);
+  });
+
+  it('no light at all is no number and a hard edge', () => {
+    const black = judge(halo(14, 0.1), FULL, NO_TRAVEL, 6);
+    expect(black).toMatchObject({ worstCornerStops: null, worstCornerTransmission: 0 });
+  });
+
+  it('the better of two verdicts is told in their order', () => {
+    for (const [i, a] of VERDICT_KINDS.entries())
+      for (const [k, b] of VERDICT_KINDS.entries())
+        expect(betterVerdict(a, b)).toBe(VERDICT_KINDS[Math.min(i, k)]);
+  });
+});
+
+describe('figures of coverage', () => {
+  it('every margin is its own radius less the worst corner', () => {
+    const { radiiMm, marginMm, worstCornerRadiusMm } = coverage(halo(24, 4, 60), FULL, {
+      shape: 'disc',
+      xMm: 1,
+      yMm: 0,
+    });
+    expect(worstCornerRadiusMm).toBeCloseTo(22.633, 3);
+    for (const key of ['clear', 'half', 'black', 'minus1', 'minus2'] as const)
+      expect(marginMm[key]).toBeCloseTo(radiiMm[key] - worstCornerRadiusMm, 9);
+  });
+
+  it('of a circle: share, clean frames in the frame’s own aspect, and scale-up', () => {
+    const centre = { xMm: 0.8, yMm: -0.5 };
+    const circle = circleCoverage(FULL, centre, 19, NO_TRAVEL);
+    expect(circle.areaShare).toBeCloseTo(0.95647, 4);
+    expect(circle.cleanFrame.concentric.widthMm).toBeCloseTo(30.049, 3);
+    expect(circle.cleanFrame.concentric.heightMm).toBeCloseTo(20.032, 3);
+    expect(circle.cleanFrame.free.widthMm).toBeGreaterThan(circle.cleanFrame.concentric.widthMm);
+    expect(circle.cleanFrame.free.widthMm / circle.cleanFrame.free.heightMm).toBeCloseTo(1.5, 9);
+    expect(circleCoverage(FULL, { xMm: 0, yMm: 0 }, 19, NO_TRAVEL).scaleUp).toBeCloseTo(1.1386, 4);
   });
 });

@@ -34,3 +34,33 @@ describe('lifting a corner', () => {
     expect(side).toBeLessThan(corner ?? 0);
   });
 });
+
+describe('the ends of lifting', () => {
+  const plain = (edge: number, soft: number): Halo => ({
+    ...haloOf(edge, soft),
+    exitPupilMm: null,
+  });
+
+  it('nothing is lifted where nothing is lost', () => {
+    expect(cornerLift(plain(40, 2), FRAME, 1)).toEqual({
+      stops: 0,
+      isoFactor: 1,
+      verdict: 'nothing to lift',
+    });
+  });
+
+  it('an edge that leaves under an eighth of the light is hard, whatever the school', () => {
+    const hard = cornerLift(plain(20.2, 2), FRAME, 6);
+    expect(hard.stops).not.toBeNull();
+    expect(hard.verdict).toBe('a hard edge');
+  });
+
+  it('gains are counted to the farther side, top and corner of a halo off the middle', () => {
+    const off: Halo = { ...haloOf(300, 1), exitPupilMm: 40, centre: { xMm: -3, yMm: 2 } };
+    const gain = (r: number) => (1 + (r / 40) ** 2) ** 2;
+    const { side, top, corner } = frameGains(off, FRAME);
+    expect(side).toBeCloseTo(gain(21), 9);
+    expect(top).toBeCloseTo(gain(14), 9);
+    expect(corner).toBeCloseTo(gain(Math.hypot(21, 14)), 9);
+  });
+});

@@ -31,3 +31,29 @@ describe('frame pipeline', () => {
     expect(frame.widthMm / frame.heightMm).toBeCloseTo(1.2, 9);
   });
 });
+
+describe('every crop counts', () => {
+  it('stabilisation, digital zoom and scale-up in post multiply, in size and in pixels', () => {
+    const frame = deliveredFrame(mode, {
+      ...whole,
+      cropId: 'active',
+      digitalZoom: 1.2,
+      postScale: 2,
+    });
+    const crop = 1.13 * 1.2 * 2;
+    expect(frame.linearCrop).toBeCloseTo(crop, 9);
+    expect(frame.widthMm).toBeCloseTo(23.5 / crop, 9);
+    expect(frame.widthPx).toBeCloseTo(6240 / crop, 6);
+    expect(frame.heightPx).toBeCloseTo(4144 / crop, 6);
+    expect(frame.megapixels).toBeCloseTo((6240 * 4144) / crop ** 2 / 1e6, 6);
+  });
+
+  it('no crop is none, even beside a crop without a name', () => {
+    const unnamed = { ...mode, crops: [{ id: 'null', name: 'x', nominal: 2, measured: null }] };
+    expect(linearCropOf(unnamed, null, 1)).toBe(1);
+  });
+
+  it('a mode that records what it reads has nothing to oversample', () => {
+    expect(deliveredFrame({ ...mode, recordedWidthPx: null }, whole).oversampling).toBeNull();
+  });
+});

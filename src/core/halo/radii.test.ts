@@ -1,8 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { whereFalling } from '../maths/rootFinding';
-import { haloRadii } from './radii';
-import { transmissionAt, type Halo } from './rims';
+import {
+  BLACK_TRANSMISSION,
+  CLEAR_TRANSMISSION,
+  HALF_TRANSMISSION,
+  haloRadii,
+  radiusAtTransmission,
+} from './radii';
+import { transmissionAt, type Halo, type Rim } from './rims';
 
 const oneRim = (R: number, w: number, exitPupilMm: number | null = null): Halo => ({
   rims: [{ side: 'front', edgeRadiusMm: R, softnessMm: w }],
@@ -58,5 +64,27 @@ describe('whereFalling', () => {
   it('finds steep and shallow crossings', () => {
     expect(whereFalling((r) => (r < 7 ? 1 : 0), 0.5, 0, 10)).toBeCloseTo(7, 3);
     expect(whereFalling((r) => 1 - r / 10, 0.25, 0, 10)).toBeCloseTo(7.5, 3);
+  });
+});
+
+describe('the radius at a transmission', () => {
+  const rims: Rim[] = [{ side: 'front', edgeRadiusMm: 20, softnessMm: 4 }];
+
+  it('is where the rims let that much through', () => {
+    // Check values of one rim R 20, w 4: T 0.78957 at 18, 0.47876 at 20, 0.18266 at 22.
+    expect(radiusAtTransmission(rims, 0.78957)).toBeCloseTo(18, 2);
+    expect(radiusAtTransmission(rims, 0.47876)).toBeCloseTo(20, 2);
+    expect(radiusAtTransmission(rims, 0.18266)).toBeCloseTo(22, 2);
+  });
+
+  it('is the same the named radii have', () => {
+    const halo: Halo = { rims, exitPupilMm: null, coneTangent: 0, centre: { xMm: 0, yMm: 0 } };
+    const radii = haloRadii(halo);
+    expect(radiusAtTransmission(rims, HALF_TRANSMISSION)).toBeCloseTo(radii.half, 2);
+    expect(radiusAtTransmission(rims, CLEAR_TRANSMISSION)).toBeCloseTo(radii.clear, 2);
+    expect(radiusAtTransmission(rims, BLACK_TRANSMISSION)).toBeCloseTo(radii.black, 2);
+    // Without falloff one stop down is half the light through the rims, and two a quarter.
+    expect(radii.minus1).toBeCloseTo(radii.half, 2);
+    expect(radii.minus2).toBeCloseTo(radiusAtTransmission(rims, 0.25), 2);
   });
 });

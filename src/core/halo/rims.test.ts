@@ -191,3 +191,17 @@ describe('darkness', () => {
     expect(darknessStops(0)).toBeNull();
   });
 });
+
+describe('more rims than any train has', () => {
+  const rims = (count: number) =>
+    Array.from({ length: count }, () => ({
+      side: 'front' as const,
+      edgeRadiusMm: 20,
+      softnessMm: 4,
+    }));
+
+  it('are refused, not dropped', () => {
+    expect(transmissionAt(rims(15), 18)).toBeCloseTo(transmissionAt(rims(1), 18), 9);
+    expect(() => transmissionAt(rims(16), 18)).toThrow(/at most 15 rims, not 16/);
+  });
+});
