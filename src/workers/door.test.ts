@@ -63,6 +63,19 @@ describe('a worker’s door', () => {
     await expect(waiting).rejects.toThrow(/cannot be read/);
   });
 
+  it('does not lose the next worker to a late complaint of one that was ended', async () => {
+    const door = open();
+    const first = door.ask((w) => w.sum());
+    const [gone] = started();
+    gone!.onerror?.({ message: 'broken' });
+    await expect(first).rejects.toThrow(WorkerLost);
+    void door.ask((w) => w.sum()).catch(() => undefined);
+    gone!.onerror?.({ message: 'broken while it loaded' });
+    gone!.onmessageerror?.();
+    expect(started().map((w) => w.terminated)).toEqual([true, false]);
+    door.close();
+  });
+
   it('closed on purpose says so, and closing what never ran does nothing', async () => {
     const door = open();
     door.close();

@@ -47,8 +47,12 @@ export function openDoor<D>(start: () => Worker): Door<D> {
     });
     // Heard by those who wait; with nobody waiting it is no unhandled failure.
     ended.catch(() => undefined);
-    worker.onerror = (event) => finish(new WorkerLost(event.message));
-    worker.onmessageerror = () => finish(new WorkerLost('an answer that cannot be read'));
+    // A worker that was ended may still complain; that is not the next one's trouble.
+    const lose = (message: string) => {
+      if (running?.worker === worker) finish(new WorkerLost(message));
+    };
+    worker.onerror = (event) => lose(event.message);
+    worker.onmessageerror = () => lose('an answer that cannot be read');
     return { worker, remote: wrap<D>(worker), ended, end };
   };
   return {

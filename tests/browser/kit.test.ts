@@ -86,7 +86,7 @@ describe('editing a record', () => {
 
 /** The head of the column pressed, once more for the other way round. */
 async function sortByFocal(first = '12–24/4'): Promise<void> {
-  await (await kit.saying('Focal')).click();
+  await kit.pressHead('Focal');
   await kit.expectSoon(
     () => kit.rows(),
     (r) => r[0] === first,

@@ -28,6 +28,12 @@ export class KitPage extends BenchPage {
     await (await this.row(name)).click();
   }
 
+  /** The head of a column, which sorts by it; an arrow may stand beside its name. */
+  async pressHead(name: string): Promise<void> {
+    const path = `//*[@role="columnheader"][starts-with(normalize-space(.), "${name}")]`;
+    await (await this.at(path, `no column ${name}`)).click();
+  }
+
   async openTable(name: string): Promise<void> {
     const path = `//nav[@aria-label="Kit"]//button[starts-with(normalize-space(.), "${name}")]`;
     await (await this.at(path, `no table ${name}`)).click();
