@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { apertureSeries, apertureValue, nearestMarked, printsAs } from './apertures';
+import { apertureSeries, apertureValue, nearestMarked, printedNames, printsAs } from './apertures';
 
 describe('aperture series', () => {
   it('runs from f/0.5 to f/128 in every step without a gap', () => {
@@ -35,6 +35,10 @@ describe('aperture series', () => {
     expect(printsAs(5.6)).toEqual(['f/5.6']);
     expect(printsAs(0.3)).toEqual(['f/0.5']);
     expect(printsAs(400)).toEqual(['f/128']);
+  });
+
+  it('prints f/1.7 by whole, half and third stops as 2, 1.7 and 1.8', () => {
+    expect(printedNames(1.69)).toEqual({ full: ['f/2'], half: ['f/1.7'], third: ['f/1.8'] });
   });
 
   it('finds a nearest mark no farther than half a step away', () => {

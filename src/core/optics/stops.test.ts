@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   customaryStops,
+  customaryStopsTogether,
   customDisagrees,
   glassLossStops,
   isoFactor,
@@ -26,6 +27,19 @@ describe('light in stops', () => {
   it('knows no custom for an odd factor', () => {
     expect(customaryStops(0.85)).toBeNull();
     expect(customDisagrees(0.47, null)).toBe(false);
+  });
+
+  it('adds up what is said of several parts, and says nothing where one has no custom', () => {
+    expect(customaryStopsTogether([2, 1.4])).toBe(-3);
+    expect(customaryStopsTogether([0.71, 1.4])).toBe(0);
+    expect(customaryStopsTogether([2, 0.85])).toBeNull();
+    expect(customaryStopsTogether([])).toBeNull();
+  });
+
+  it('lets a quarter stop between custom and arithmetic pass', () => {
+    expect(customDisagrees(1.25, 1)).toBe(false);
+    expect(customDisagrees(1.26, 1)).toBe(true);
+    expect(customDisagrees(0.74, 1)).toBe(true);
   });
 
   it('keeps the exposure: light and ISO factor cancel', () => {
