@@ -3,7 +3,15 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['.next/', 'node_modules/', 'src/core/kit/checks/generated/', 'next-env.d.ts', '.mutants/'] },
+  {
+    ignores: [
+      '.next/',
+      'node_modules/',
+      'src/core/kit/checks/generated/',
+      'next-env.d.ts',
+      '.mutants/',
+    ],
+  },
   ...tseslint.configs.strictTypeChecked.map((config) => ({
     ...config,
     files: ['**/*.ts', '**/*.tsx'],
