@@ -46,7 +46,7 @@ for (const [path, { source, mutants }] of Object.entries(files)) {
       continue;
     }
     const code = textAt(source, location);
-    const isNamed = survivors.some((s) => s.file === path && code.includes(s.code));
+    const isNamed = survivors.some((s) => s.file === path && code === s.code);
     if (isNamed) count.excused += 1;
     else unnamed.push(`${path}:${location.start.line} ${mutatorName}: ${code} -> ${replacement}`);
   }

@@ -1,9 +1,9 @@
 /** The workspace in the browser's own database. */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
-import { broughtUp, MIGRATIONS, type Json, type Migrated } from '@/core/kit/checks/migrations';
+import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migrations';
 import { SHAPE } from '@/core/kit/checks/generated/shape';
 import type { Judgement } from '@/core/kit/records/judgement';
-import { completed } from '@/core/kit/records/schema';
+import { completed, type Json } from '@/core/kit/records/schema';
 import {
   DEFINITIONS,
   TABLE_NAMES,
@@ -99,8 +99,8 @@ const STORES: Readonly<Record<number, Readonly<Record<string, string>>>> = {
   4: { measurements: 'id', grids: 'id, at' },
 };
 
-/** Which migrations speak of a stored record. */
-const sortOf = (table: string, { id }: Json): Migrated | null => {
+/** What sort of record a stored one is: which schema it has and which migrations speak of it; null for none. */
+export const sortOf = (table: string, { id }: { id?: unknown }): Migrated | null => {
   if (table === 'preferences') return id === JUDGEMENT_ID ? 'judgement' : null;
   return TABLE_NAMES.find((name) => name === table) ?? null;
 };

@@ -1,10 +1,9 @@
 /** Every change goes through here, checked, whole or not at all, and can be taken back. */
 import sameValue from 'fast-deep-equal';
-import { completed } from '@/core/kit/records/schema';
-import { RECORD_SCHEMAS, TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
 import type { Problem } from '@/core/words/problem';
 import {
   RECORD_TABLES,
+  sortOf,
   type Change,
   type HaloDatabase,
   type RecordTable,
@@ -34,9 +33,6 @@ export class RefusedRecord extends Error {
 /** The checks weigh more than all else of the store: they are loaded with the first change. */
 const checks = () => import('@/core/kit/checks/validate');
 
-const isTable = (table: RecordTable): table is TableName =>
-  TABLE_NAMES.some((name) => name === table);
-
 /** Refuses records the program would not read again. */
 async function checkAll(writes: readonly Write[]): Promise<void> {
   const { checkRecord, checkJudgement } = await checks();
@@ -46,19 +42,13 @@ async function checkAll(writes: readonly Write[]): Promise<void> {
       const sentence = `a record "${after.id}" was to be kept as "${id}".`;
       return [{ code: 'id', path: '/id', sentence }];
     }
-    const checked = isTable(table)
-      ? checkRecord(table, after)
-      : 'school' in after
-        ? checkJudgement(after)
-        : null;
-    return checked === null || checked.ok ? [] : checked.problems;
+    const sort = sortOf(table, after);
+    if (sort === null) return [];
+    const checked = sort === 'judgement' ? checkJudgement(after) : checkRecord(sort, after);
+    return checked.ok ? [] : checked.problems;
   });
   if (problems.length > 0) throw new RefusedRecord(problems);
 }
-
-/** Records as they were once kept, completed with what their schemas know more today. */
-const asOfToday = ({ table }: Change, record: Records[RecordTable]): Records[RecordTable] =>
-  isTable(table) ? completed(RECORD_SCHEMAS[table], record) : record;
 
 async function put(
   db: HaloDatabase,
@@ -68,7 +58,7 @@ async function put(
   for (const change of changes) {
     const record = change[side];
     if (record === null) await db.records(change.table).delete(change.id);
-    else await db.records(change.table).put(asOfToday(change, record));
+    else await db.records(change.table).put(record);
   }
 }
 

@@ -4,14 +4,13 @@ import { deliveredFrame } from '../frame/pipeline';
 import type { Body, Mode } from '../kit/records/body';
 import type { Judgement } from '../kit/records/judgement';
 import { openFNumberAt, transmissionOf, type Lens } from '../kit/records/lens';
-import type { Mount } from '../kit/records/mount';
 import type { Part } from '../kit/records/part';
 import { restingSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
 import { cropFactor } from '../optics/crop';
 import { findChains, type Chain } from '../rig/search/chains';
 import { verdictOf } from '../rig/report/evaluate';
-import type { Rig } from '../rig/rig';
+import { mountsById, type Rig } from '../rig/rig';
 import { frontFactor, trainLight } from '../rig/train';
 import { fixed, mm, tWords } from '../words/figures';
 
@@ -77,13 +76,13 @@ interface Combination {
 
 interface Kit {
   workspace: Workspace;
-  mounts: ReadonlyMap<string, Mount>;
+  mounts: Rig['mounts'];
   /** Chains from a lens mount to a body mount; found once for each pair. */
   chains: (lens: Lens, body: Body) => readonly Chain[];
 }
 
 function openKit(workspace: Workspace, mostParts: number): Kit {
-  const mounts = new Map(workspace.mounts.map((m) => [m.id, m]));
+  const mounts = mountsById(workspace.mounts);
   // An extension tube gives infinity away; a job wants it.
   const reaching = workspace.parts.filter((p) => p.kind !== 'extension tube');
   const found = new Map<string, readonly Chain[]>();

@@ -1,10 +1,11 @@
 /** A rig as a self-contained JSON file: the body of the API and the argument of the command line. */
 import { migrated, type FileFormat } from '../kit/checks/migrations';
 import { fail, ok, type Result } from '../words/problem';
-import { RIG_FORMAT } from '../kit/records/rigFile';
+import type { Mode } from '../kit/records/body';
+import { RIG_FORMAT, type RigFile } from '../kit/records/rigFile';
 import { checkRigFile } from '../kit/checks/validate';
 import type { WorkspaceFile } from '../kit/records/workspace';
-import { fitSettings, isMissing, resolveRig, type Rig } from '../rig/rig';
+import { fitSettings, isMissing, mountsById, resolveRig, type Rig } from '../rig/rig';
 
 const RIG_FILE: FileFormat = {
   format: RIG_FORMAT,
@@ -19,6 +20,18 @@ const RIG_FILE: FileFormat = {
   },
 };
 
+/** The rig a checked file describes, in one of its body's modes. */
+export const rigInMode = (file: RigFile, mode: Mode): Rig => ({
+  name: file.name,
+  body: file.body,
+  mode,
+  lens: file.lens,
+  parts: file.parts,
+  settings: fitSettings(file.settings, file.lens, mode),
+  judgement: file.judgement,
+  mounts: mountsById(file.mounts),
+});
+
 /** A parsed rig file as a rig, or why it is none. */
 export function rigOfFile(data: unknown): Result<Rig> {
   const today = migrated(data, RIG_FILE);
@@ -29,16 +42,7 @@ export function rigOfFile(data: unknown): Result<Rig> {
   const mode = file.body.modes.find((m) => m.id === file.modeId);
   if (!mode)
     return fail('unknownMode', '/modeId', `modeId: the body has no mode "${file.modeId}".`);
-  return ok({
-    name: file.name,
-    body: file.body,
-    mode,
-    lens: file.lens,
-    parts: file.parts,
-    settings: fitSettings(file.settings, file.lens, mode),
-    judgement: file.judgement,
-    mounts: new Map(file.mounts.map((m) => [m.id, m])),
-  });
+  return ok(rigInMode(file, mode));
 }
 
 /** The rig of that id in a workspace file, or why it cannot be had. */

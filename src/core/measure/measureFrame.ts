@@ -8,7 +8,13 @@ import { grainOf } from './light/grain';
 import { reduceFrame, type LightGrid } from './light/lightGrid';
 import { radialProfile, type ProfilePoint } from './light/radialProfile';
 import { toneTable, type Tone } from './light/tone';
-import { measureGrid, refusedWith, type FrameMeasure, type GridOptions } from './measureGrid';
+import {
+  EVEN_WALL,
+  measureGrid,
+  refusedWith,
+  type FrameMeasure,
+  type GridOptions,
+} from './measureGrid';
 
 /** What is shown of a measured frame beside its figures. */
 export interface FrameEvidence {
@@ -43,7 +49,7 @@ export function measureFrame(
   const shape: FrameWarning[] = shapeIsOff(image, grid.sensor) ? ['sensorShape'] : [];
   const light = judgeLight(grid, middleLight(grid), grainOf(image, table));
   if (light.refused) {
-    const profile = radialProfile(grid, { xMm: 0, yMm: 0 }, { xPerMm: 0, yPerMm: 0 });
+    const profile = radialProfile(grid, { xMm: 0, yMm: 0 }, EVEN_WALL);
     return {
       measure: refusedWith([...shape, ...light.warnings]),
       evidence: { grid, profile, fit: null },

@@ -117,7 +117,8 @@ export interface MeasuredGrid {
   fit: HaloFit;
 }
 
-const EVEN_WALL = { xPerMm: 0, yPerMm: 0 };
+/** A wall without a slope. */
+export const EVEN_WALL = { xPerMm: 0, yPerMm: 0 };
 
 /**
  * Measures a grid of light, wherever it comes from: a picture just reduced, one kept in the log, or a mean

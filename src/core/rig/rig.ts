@@ -20,6 +20,10 @@ export interface Rig {
   mounts: ReadonlyMap<string, Mount>;
 }
 
+/** Mounts as a rig holds them. */
+export const mountsById = (mounts: readonly Mount[]): Rig['mounts'] =>
+  new Map(mounts.map((m) => [m.id, m]));
+
 export interface MissingRecord {
   missing: 'body' | 'mode' | 'lens' | 'part';
   id: string;
@@ -49,7 +53,7 @@ export function resolveRig(workspace: Workspace, record: RigRecord): Rig | Missi
     parts,
     settings: fitSettings(record.settings, lens, mode),
     judgement: workspace.judgement,
-    mounts: new Map(workspace.mounts.map((m) => [m.id, m])),
+    mounts: mountsById(workspace.mounts),
   };
 }
 

@@ -14,7 +14,7 @@ import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import type { Verdict } from '@/core/frame/coverage';
 import type { BenchActions } from './useBench';
-import { fixed, mm } from '@/core/words/figures';
+import { mm } from '@/core/words/figures';
 
 const Ends = styled.div`
   display: grid;
@@ -158,7 +158,7 @@ export function ChainDialog({ workspace, record, actions, onClose }: ChainDialog
                     {reasons.length > 0 ? reasons.join(' · ') : 'nothing speaks against it'}
                   </Quiet>
                 </span>
-                <Quiet>{fixed(focalMm, 1)} mm</Quiet>
+                <Quiet>{mm(focalMm)}</Quiet>
               </ChainButton>
             </li>
           ))}

@@ -38,8 +38,6 @@ export interface ReadingGroup {
   summary?: string;
 }
 
-const size = (f: { widthMm: number; heightMm: number }): string => sizeMm(f);
-
 function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
   const clean = coverage.cleanFrame.concentric;
   const moving = frame.travel.xMm > 0;
@@ -73,7 +71,7 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
     },
     {
       name: 'Clean frame',
-      figure: clean.widthMm > 0 ? size(clean) : 'none',
+      figure: clean.widthMm > 0 ? sizeMm(clean) : 'none',
       note: clean.widthMm > 0 ? `${cleanMegapixels(frame.delivered, clean)} MP` : undefined,
       reading: 'cleanFrame',
     },
@@ -140,7 +138,7 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
   const rows: ReadingRow[] = [
     {
       name: 'Delivered',
-      figure: size(delivered),
+      figure: sizeMm(delivered),
       note: delivered.linearCrop > 1.0005 ? `crop ×${fixed(delivered.linearCrop, 2)}` : undefined,
       reading: 'frame',
     },

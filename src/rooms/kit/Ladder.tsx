@@ -6,7 +6,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { engraved, PHONE } from '@/ui/theme/type';
-import { fixed, mm } from '@/core/words/figures';
+import { mm } from '@/core/words/figures';
 
 const Place = styled.section`
   min-width: 0;
@@ -130,7 +130,7 @@ function RungRow({ rung, bodyMm, longestMm, gear, onPress }: RungRowProps) {
         )}
       </Track>
       <span>
-        <Figure>{fixed(mount.registerMm, 2)} mm</Figure>
+        <Figure>{mm(mount.registerMm, 2)}</Figure>
         <small>{REACH_WORDS[reach](rung)}</small>
       </span>
     </RungButton>

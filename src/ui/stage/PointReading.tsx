@@ -6,7 +6,7 @@ import type { Report } from '@/core/rig/report/evaluate';
 import { engraved } from '../theme/type';
 import { toPx, type StageView } from './stageView';
 import { cornerWords } from '@/core/words/corners';
-import { fixed } from '@/core/words/figures';
+import { mm } from '@/core/words/figures';
 
 const Tag = styled.div`
   ${engraved}
@@ -64,7 +64,7 @@ export function PointReading({ at, report, view }: PointReadingProps) {
           transform: left ? 'translateX(-100%)' : undefined,
         }}
       >
-        r {fixed(radiusMm, 1)} mm · {words === 'black' ? words : `${words} stops`}
+        r {mm(radiusMm)} · {words === 'black' ? words : `${words} stops`}
       </Tag>
     </>
   );

@@ -8,7 +8,7 @@ import { engraved } from '../theme/type';
 import { rulerMarks, toPx, type StageView } from './stageView';
 import { cornerWords } from '@/core/words/corners';
 import { ghostWords, type Ghost } from './stageWords';
-import { fixed } from '@/core/words/figures';
+import { diameterMm, sizeMm } from '@/core/words/figures';
 
 const Lines = styled.svg`
   text {
@@ -155,8 +155,7 @@ function Frames({ report, view }: StageLinesProps) {
       {cropped && <rect {...box(readOut)} stroke="var(--stage-ink)" strokeWidth="1" />}
       <rect {...box(delivered)} stroke="var(--frame)" strokeWidth="1.75" />
       <text x={label.xPx} y={label.yPx - 8} textAnchor="middle" style={{ fill: 'var(--ink)' }}>
-        {cropped ? 'delivered' : 'read-out'} {fixed(delivered.widthMm, 1)} ×{' '}
-        {fixed(delivered.heightMm, 1)} mm
+        {cropped ? 'delivered' : 'read-out'} {sizeMm(delivered)}
       </text>
     </>
   );
@@ -204,10 +203,10 @@ export function StageLines({ report, view, ghost }: AllLinesProps) {
         Sensor seen from behind, mm
       </text>
       <text x={view.widthPx - 14} y={20} textAnchor="end" className="halo">
-        halo ⌀ {fixed(radiiMm.half * 2, 1)} mm at half light
+        halo {diameterMm(radiiMm.half)} at half light
       </text>
       <text x={view.widthPx - 14} y={38} textAnchor="end">
-        the frame needs ⌀ {fixed(worstCornerRadiusMm * 2, 1)} mm
+        the frame needs {diameterMm(worstCornerRadiusMm)}
       </text>
     </Lines>
   );

@@ -6,10 +6,10 @@
  * due where a field is renamed, changes its meaning, or is filled with something other than its default.
  */
 import { fail, ok, type Result } from '../../words/problem';
+import { isJson, type Json } from '../records/schema';
 import { RECORDS_VERSION } from '../records/version';
 import { TABLE_NAMES, type TableName } from '../records/workspace';
 
-export type Json = Readonly<Record<string, unknown>>;
 /** The tables of a workspace, and the judgement that stands beside them. */
 export type Migrated = TableName | 'judgement';
 
@@ -85,9 +85,6 @@ export function broughtUp(table: Migrated, record: Json, from: number, to = RECO
     record,
   );
 }
-
-const isJson = (value: unknown): value is Json =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 export interface FileFormat {
   format: string;

@@ -6,7 +6,7 @@ import { valueAtKeys } from '../fields/paths';
 import { ok, type Problem, type Result } from '../../words/problem';
 import { judgementSchema, type Judgement } from '../records/judgement';
 import { rigFileSchema, type RigFile } from '../records/rigFile';
-import type { JsonSchema } from '../records/schema';
+import { isJson, type JsonSchema } from '../records/schema';
 import {
   definitionAt,
   RECORD_SCHEMAS,
@@ -16,8 +16,6 @@ import {
   type Tables,
   type WorkspaceFile,
 } from '../records/workspace';
-
-const isObject = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
 
 /** Follows a $ref of our own schemas, which all point into the definitions. */
 function deref(schema: JsonSchema): JsonSchema {
@@ -63,7 +61,7 @@ function allowedWords(schema: JsonSchema): string {
 function shown(value: unknown): string {
   if (value === undefined) return 'missing';
   if (Array.isArray(value)) return `a list of ${value.length}`;
-  if (isObject(value)) return 'an object';
+  if (isJson(value)) return 'an object';
   const text = JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…"` : text;
 }
@@ -74,7 +72,7 @@ function placeWords(data: unknown, keys: readonly string[]): string {
   if (table !== undefined && index !== undefined && table in TABLE_WORDS && /^\d+$/.test(index)) {
     const record = valueAtKeys(data, [table, index]);
     const name =
-      isObject(record) && typeof record.name === 'string' ? ` (${record.name.slice(0, 60)})` : '';
+      isJson(record) && typeof record.name === 'string' ? ` (${record.name.slice(0, 60)})` : '';
     const words = TABLE_WORDS[table as TableName][0];
     return [`${words} ${Number(index) + 1}${name}`, ...rest].join(', ');
   }

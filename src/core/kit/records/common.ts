@@ -1,5 +1,5 @@
 /** Facts shared by several kinds of record. */
-import { flag, label, number, record, text, type Static } from './schema';
+import { completed, flag, label, number, record, text, type Static } from './schema';
 
 export const ID = label(80);
 export const NAME = label(200);
@@ -33,12 +33,7 @@ export const electronicsSchema = record(
 );
 export type Electronics = Static<typeof electronicsSchema>;
 
-export const NO_ELECTRONICS: Electronics = {
-  focus: false,
-  aperture: false,
-  metadata: false,
-  stabiliser: false,
-};
+export const NO_ELECTRONICS: Electronics = completed(electronicsSchema, {});
 
 /** A plane piece of glass in the light path. */
 export const plateSchema = record('plane glass', {

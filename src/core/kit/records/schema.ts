@@ -29,8 +29,13 @@ import {
 
 export type { Static, TObject, TProperties, TSchema } from '@sinclair/typebox';
 
+/** A JSON object of which nothing is known. */
+export type Json = Readonly<Record<string, unknown>>;
 /** A schema as anyone may read it. */
-export type JsonSchema = Readonly<Record<string, unknown>>;
+export type JsonSchema = Json;
+
+export const isJson = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** A number from `min` to `max`, both allowed. JSON Schema has no NaN or Infinity, so neither passes. */
 export const number = (min: number, max: number, extra: NumberOptions = {}): TNumber =>
@@ -90,9 +95,6 @@ export function record<P extends TProperties>(
   const required = Object.keys(properties).filter((key) => !('default' in (properties[key] ?? {})));
   return { ...ObjectOf(properties, { title, ...extra }), required };
 }
-
-const isJson = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** A value with every default of its schema that it has not got, also inside lists and inner records. */
 function filled(schema: JsonSchema, value: unknown): unknown {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
 import { demoRig, turned } from '../../../../tests/support/demo';
 import { tideMill } from '../../demo/tideMill';
+import { rigInMode } from '../../exchange/rigJson';
 import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
 import { evaluate, verdictOf } from './evaluate';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig';
@@ -14,19 +15,7 @@ function unusable(value: unknown, path = ''): string[] {
   return Object.entries(value).flatMap(([key, v]) => unusable(v, `${path}/${key}`));
 }
 
-function rigOf(file: RigFile): Rig {
-  const mode = file.body.modes[0]!;
-  return {
-    name: file.name,
-    body: file.body,
-    mode,
-    lens: file.lens,
-    parts: file.parts,
-    settings: fitSettings(file.settings, file.lens, mode),
-    judgement: file.judgement,
-    mounts: new Map(file.mounts.map((m) => [m.id, m])),
-  };
-}
+const rigOf = (file: RigFile): Rig => rigInMode(file, file.body.modes[0]!);
 
 describe('report', () => {
   it('holds no NaN and no infinity for anything the schema admits', () => {

@@ -8,8 +8,7 @@ import type { Workspace } from '../../kit/records/workspace';
 import { findChains } from './chains';
 import { evaluate, verdictOf } from '../report/evaluate';
 import { byGrade, judgedChain } from './offers';
-import type { Rig } from '../rig';
-import { turned } from '../rig';
+import { mountsById, turned, type Rig } from '../rig';
 import { mm } from '../../words/figures';
 
 export interface BargainRow {
@@ -74,7 +73,7 @@ function between(rig: Rig, kit: readonly Part[]): Between {
 
 /** How `lens` would do on every body and mode of the workspace, largest read-out first. */
 export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
-  const mounts = new Map(workspace.mounts.map((m) => [m.id, m]));
+  const mounts = mountsById(workspace.mounts);
   return workspace.bodies.flatMap((body) =>
     body.modes.map((mode): BargainRow => {
       const bare: Rig = {

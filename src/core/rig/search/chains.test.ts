@@ -2,11 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { tideMill } from '../../demo/tideMill';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
 import type { Part } from '../../kit/records/part';
+import { mountsById } from '../rig';
 import { findChains } from './chains';
 
 const lens = (id: string) => tideMill.lenses.find((l) => l.id === id)!;
 const body = (id: string) => tideMill.bodies.find((b) => b.id === id)!;
-const mounts = new Map(tideMill.mounts.map((m) => [m.id, m]));
+const mounts = mountsById(tideMill.mounts);
 
 describe('chains', () => {
   it('joins lens to body in every chain, no part twice, shortest first', () => {

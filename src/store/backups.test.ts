@@ -1,0 +1,53 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { tideMill } from '@/core/demo/tideMill';
+import { freshDatabase, sorted } from '../../tests/support/database';
+import { keepBackup, listBackups, restoreBackup, surplus } from './backups';
+import type { HaloDatabase } from './db';
+import { importWorkspace } from './importing';
+import { commit, undo } from './journal';
+import { loadWorkspace } from './load';
+
+let db: HaloDatabase;
+
+beforeEach(() => {
+  db = freshDatabase();
+});
+
+describe('backups', () => {
+  const at = (day: number, hour = 0) => (day * 24 + hour) * 3_600_000;
+
+  it('keep what there is, once, and bring it back as a step that undo takes back', async () => {
+    expect(await keepBackup(db, 'from time to time', at(1))).toBe(false);
+    await importWorkspace(db, tideMill, 'replace everything', 'Load');
+    expect(await keepBackup(db, 'from time to time', at(1))).toBe(true);
+    expect(await keepBackup(db, 'from time to time', at(2))).toBe(false);
+    const [backup] = await listBackups(db);
+    expect(backup!.counts).toMatchObject({ lenses: tideMill.lenses.length, rigs: 14 });
+    await commit(
+      db,
+      'Delete all',
+      tideMill.lenses.map(({ id }) => ({ table: 'lenses', id, after: null })),
+    );
+    expect(await restoreBackup(db, backup!.id)).toBeNull();
+    expect(sorted(await loadWorkspace(db))).toEqual(sorted(tideMill));
+    expect(await undo(db)).toBe('Restore a backup');
+    expect(await db.lenses.count()).toBe(0);
+  });
+
+  it('the newest six are kept, of older ones the last of each day for eight days', () => {
+    const kept = (list: { id: number; at: number }[]) => {
+      const gone = new Set(surplus(list));
+      return list.filter((b) => !gone.has(b.id)).map((b) => b.id);
+    };
+    const hourly = Array.from({ length: 12 }, (_, i) => ({ id: i, at: at(20, i) }));
+    const daily = Array.from({ length: 12 }, (_, i) => ({ id: 100 + i, at: at(i + 1, 9) }));
+    expect(kept(hourly)).toEqual([5, 6, 7, 8, 9, 10, 11]);
+    expect(kept([...daily, ...hourly])).toEqual([
+      105, 106, 107, 108, 109, 110, 111, 5, 6, 7, 8, 9, 10, 11,
+    ]);
+  });
+
+  it('one that is gone says so', async () => {
+    expect(await restoreBackup(db, 99)).toBe('This backup is not there any more.');
+  });
+});

@@ -1,0 +1,40 @@
+/** A database of its own for each test, and what tests of the store ask of it. */
+import 'fake-indexeddb/auto';
+import { tideMill } from '@/core/demo/tideMill';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { HaloDatabase } from '@/store/db';
+import { commit } from '@/store/journal';
+
+let count = 0;
+
+export function freshDatabase(): HaloDatabase {
+  count += 1;
+  return new HaloDatabase(`test-${count}`);
+}
+
+/** The workspace with its records in the order of their ids, to compare. */
+export const sorted = (w: Workspace): Workspace => {
+  const byId = <T extends { id: string }>(list: T[]) =>
+    [...list].sort((a, b) => a.id.localeCompare(b.id));
+  return {
+    ...w,
+    mounts: byId(w.mounts),
+    bodies: byId(w.bodies),
+    lenses: byId(w.lenses),
+    parts: byId(w.parts),
+    rigs: byId(w.rigs),
+    markings: byId(w.markings),
+  };
+};
+
+/** A mount of that id under another name, as one step. */
+export const rename = (db: HaloDatabase, id: string, name: string, key: string | null = null) =>
+  commit(
+    db,
+    `Rename to ${name}`,
+    [{ table: 'mounts', id, after: { ...tideMill.mounts[0]!, id, name } }],
+    { mergeKey: key },
+  );
+
+/** Names of the mounts there are. */
+export const names = async (db: HaloDatabase) => (await db.mounts.toArray()).map((m) => m.name);
