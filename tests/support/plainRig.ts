@@ -43,7 +43,7 @@ export const plainLens = (more: Partial<Lens> = {}): Lens =>
         focusM: null,
         front: { edgeRadiusMm: 30, softnessMm: 3 },
         rear: null,
-        exitPupilMm: null,
+        exitPupilMm: 10_000,
         centreXMm: 0,
         centreYMm: 0,
         edgeSigmaMm: 0.1,

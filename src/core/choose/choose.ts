@@ -8,6 +8,7 @@ import type { Part } from '../kit/records/part';
 import { restingSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
 import { cropFactor } from '../optics/crop';
+import { desqueezed } from '../optics/view';
 import { findChains, type Chain } from '../rig/search/chains';
 import { verdictOf } from '../rig/report/evaluate';
 import { mountsById, type Rig } from '../rig/rig';
@@ -182,7 +183,7 @@ function judgeOne(combination: Combination, job: Job, judgement: Judgement, kit:
   };
   const no = hopeless(combination, job, frame.widthPx);
   if (no !== null) return { ...candidate, reason: no };
-  const crop = cropFactor(frame, judgement.basis);
+  const crop = cropFactor(desqueezed(frame, lens.squeeze), judgement.basis);
   const focals = focalsIn(combination, job, crop);
   if (focals.length === 0)
     return { ...candidate, reason: 'Its view is not in the range asked for.' };

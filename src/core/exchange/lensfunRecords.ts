@@ -25,31 +25,29 @@ const lightOf = ({ k }: Vignetting, r: number): number =>
 export const calibratedStops = (v: Vignetting, r: number): number =>
   Math.min(DARKEST_STOPS, -Math.log2(Math.max(2 ** -DARKEST_STOPS, lightOf(v, r))));
 
-/** Exit-pupil distance that natural falloff (1 + r²/L²)^-2 asks for, mm; null where none is seen. */
-function pupilFrom(v: Vignetting, cornerMm: number): number | null {
+/** Where no natural falloff is seen the exit pupil stands as far as any does, mm. */
+const FARTHEST_PUPIL_MM = 10_000;
+
+/** Exit-pupil distance that natural falloff (1 + r²/L²)^-2 asks for, mm. */
+function pupilFrom(v: Vignetting, cornerMm: number): number {
   const seen = PLACES.slice(1).flatMap((r) => {
     const stops = calibratedStops(v, r);
     return stops > 0.02 ? [(r * cornerMm) / Math.sqrt(2 ** (stops / 2) - 1)] : [];
   });
-  if (seen.length < 3) return null;
-  return Math.min(10_000, Math.max(5, medianOf(seen)));
+  if (seen.length < 3) return FARTHEST_PUPIL_MM;
+  return Math.min(FARTHEST_PUPIL_MM, Math.max(5, medianOf(seen)));
 }
 
 interface Fitted {
   edgeRadiusMm: number;
   /** Softness times f-number, mm. */
   softnessN: number;
-  exitPupilMm: number | null;
+  exitPupilMm: number;
   /** Root mean square of what is left, stops. */
   residualStops: number;
 }
 
-const haloOf = (
-  R: number,
-  softnessN: number,
-  fNumber: number,
-  exitPupilMm: number | null,
-): Halo => {
+const haloOf = (R: number, softnessN: number, fNumber: number, exitPupilMm: number): Halo => {
   const softnessMm = Math.min(R, softnessN / fNumber);
   return {
     rims: [
@@ -104,14 +102,13 @@ function patternSearch(f: (guess: Guess) => number, start: Guess): { at: Guess; 
 function fitRims(
   calibrations: readonly Vignetting[],
   cornerMm: number,
-  firstPupilMm: number | null,
+  firstPupilMm: number,
 ): Fitted {
   const targets = calibrations.map((v) => PLACES.map((r) => calibratedStops(v, r)));
   const miss = ([logR, logS, logL]: Guess): number => {
-    const pupil = firstPupilMm === null ? null : Math.exp(logL);
     let sum = 0;
     for (const [i, v] of calibrations.entries()) {
-      const halo = haloOf(Math.exp(logR), Math.exp(logS), v.fNumber, pupil);
+      const halo = haloOf(Math.exp(logR), Math.exp(logS), v.fNumber, Math.exp(logL));
       for (const [j, r] of PLACES.entries()) {
         const { light } = lightAt(halo, r * cornerMm);
         const stops = Math.min(DARKEST_STOPS, -Math.log2(Math.max(2 ** -DARKEST_STOPS, light)));
@@ -127,7 +124,7 @@ function fitRims(
     const found = patternSearch(miss, [
       Math.log(cornerMm * edge),
       Math.log(cornerMm * softness),
-      Math.log(firstPupilMm ?? 100),
+      Math.log(firstPupilMm),
     ]);
     if (!best || found.least < best.least) best = found;
   }
@@ -135,7 +132,7 @@ function fitRims(
   return {
     edgeRadiusMm: Math.exp(at[0]),
     softnessN: Math.exp(at[1]),
-    exitPupilMm: firstPupilMm === null ? null : Math.min(10_000, Math.max(5, Math.exp(at[2]))),
+    exitPupilMm: Math.min(FARTHEST_PUPIL_MM, Math.max(5, Math.exp(at[2]))),
     residualStops: rms(least),
   };
 }

@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { haloSampleExample } from '../kit/records/haloSample';
 import { lensExample, type Lens } from '../kit/records/lens';
-import {
-  evidenceFor,
-  focusScale,
-  lensMagnification,
-  predictHalo,
-  workingMagnification,
-} from './predict';
+import { evidenceFor } from './evidence';
+import { focusScale, lensMagnification, workingMagnification } from './focus';
+import { predictHalo } from './predict';
 import { priorFor } from './priors';
+
+/** Engraved distance, m, at which a lens magnifies `m`. */
+const engraved = (focalMm: number, m: number): number => (focalMm * (2 + m + 1 / m)) / 1000;
 
 const at = (focalMm: number, fNumber: number, focusM: number | null = null) => ({
   focalMm,
@@ -23,6 +22,7 @@ const unit: Lens = {
   pupilMagnification: 1.14,
   focalMinMm: 50,
   focalMaxMm: 50,
+  maxMagnification: null,
 };
 
 describe('prediction from samples', () => {
@@ -42,8 +42,9 @@ describe('prediction from samples', () => {
   });
 
   it('grows R 20 to 21.754 at m 0.1 with a pupil magnification of 1.14 when the whole lens moves', () => {
-    expect(20 * focusScale(unit, 50, 0.55)).toBeCloseTo(21.754, 3);
-    expect(focusScale({ ...unit, focusing: 'internal' }, 50, 0.55)).toBe(1);
+    const close = at(50, 2, engraved(50, 0.1));
+    expect(20 * focusScale(unit, close)).toBeCloseTo(21.754, 3);
+    expect(focusScale({ ...unit, focusing: 'internal' }, close)).toBe(1);
   });
 
   it('never makes a rim softer than its own radius', () => {
@@ -83,10 +84,13 @@ describe('evidence', () => {
     expect(outside.doubts.join()).toMatch(/no sample as long/);
   });
 
-  it('calls a single measured frame two millimetres unsure four stops away', () => {
+  it('calls a single measured frame two millimetres on 36x24 unsure four stops away', () => {
     const evidence = { ...haloSampleExample.evidence, frames: 1 };
     const lens: Lens = { ...lensExample, halo: [{ ...haloSampleExample, evidence }] };
-    expect(evidenceFor(lens, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(Math.hypot(2, 0.12), 6);
+    expect(evidenceFor(lens, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(
+      Math.hypot((2 * 28.2066) / 43.27, 0.12),
+      4,
+    );
     expect(evidenceFor(lensExample, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(0.12, 6);
     expect(evidenceFor(lens, at(18, 1.8)).edgeSigmaMm).toBeCloseTo(0.12, 6);
   });
@@ -98,26 +102,6 @@ describe('evidence', () => {
 
   it('scales with the train behind the lens', () => {
     expect(evidenceFor(lensExample, at(18, 1.8), 0.71).edgeSigmaMm).toBeCloseTo(0.12 * 0.71, 9);
-  });
-});
-
-describe('a lens nobody has measured', () => {
-  const bare: Lens = { ...lensExample, id: 'bare', halo: [] };
-
-  it('is estimated from its kind, and the evidence says so', () => {
-    const halo = predictHalo(bare, at(18, 2));
-    expect(halo.rims[0]?.edgeRadiusMm).toBeCloseTo((1.04 * 28.2066) / 2, 3);
-    expect(halo.rims[0]?.softnessMm).toBeCloseTo(0.12 * (halo.rims[0]?.edgeRadiusMm ?? 0), 9);
-    expect(evidenceFor(bare, at(18, 2)).kind).toBe('estimated');
-  });
-
-  it('expects more of primes than of zooms, of long lenses than of short, of macros most of all', () => {
-    const prime = (focal: number): Lens => ({ ...bare, focalMinMm: focal, focalMaxMm: focal });
-    const mean = (lens: Lens, focal: number) => priorFor(lens, focal).mean;
-    expect(mean(prime(28), 28)).toBeGreaterThan(mean(bare, 18));
-    expect(mean(prime(200), 200)).toBeGreaterThan(mean(prime(28), 28));
-    expect(mean({ ...prime(28), character: 'macro' }, 28)).toBeGreaterThan(mean(prime(28), 28));
-    expect(mean(bare, Math.sqrt(18 * 35))).toBeCloseTo(1.1, 6);
   });
 });
 
@@ -189,11 +173,17 @@ describe('between and beside samples', () => {
     expect(evidenceFor(withHalo(early, late), at(20, 1.8)).sampleIds).toEqual(['short']);
   });
 
-  it('is known between as the samples are, running from one to the other', () => {
+  it('is known at the samples as they are, less between the farther apart they stand', () => {
     const lens = withHalo(short, long);
     expect(evidenceFor(lens, at(20, 1.8)).edgeSigmaMm).toBeCloseTo(0.1, 9);
     expect(evidenceFor(lens, at(80, 1.8)).edgeSigmaMm).toBeCloseTo(0.3, 9);
-    expect(evidenceFor(lens, at(40, 1.8)).edgeSigmaMm).toBeCloseTo(0.2, 9);
+    // Half way the mean of the variances, and 2.5 % of the edge for each of the two octaves.
+    const between = evidenceFor(lens, at(40, 1.8)).edgeSigmaMm;
+    expect(between).toBeCloseTo(Math.hypot(0.1 / Math.SQRT2, 0.3 / Math.SQRT2, 0.05 * 17.4), 9);
+    for (let f = 20; f < 80; f *= 1.01) {
+      const [here, next] = [f, f * 1.01].map((v) => evidenceFor(lens, at(v, 1.8)).edgeSigmaMm);
+      expect(Math.abs(next! - here!)).toBeLessThan(0.1);
+    }
   });
 
   it('an octave outside the samples it is unsure by 6 % of the edge more, told as short or long', () => {
@@ -215,13 +205,14 @@ describe('between and beside samples', () => {
 
   it('close up: sure where the whole lens moves, unsure by half of m where groups move inside', () => {
     const one = withHalo(short);
-    const m = 20 / (400 - 20);
-    expect(evidenceFor(one, at(20, 1.8, 0.4)).doubts).toEqual([]);
-    const inside = evidenceFor({ ...one, focusing: 'internal' }, at(20, 1.8, 0.4));
+    const m = 0.05;
+    const close = at(20, 1.8, engraved(20, m));
+    expect(evidenceFor(one, close).doubts).toEqual([]);
+    const inside = evidenceFor({ ...one, focusing: 'internal' }, close);
     expect(inside.edgeSigmaMm).toBeCloseTo(Math.hypot(0.1, 0.5 * m * 17.4), 9);
     expect(inside.doubts[0]).toMatch(/^focuses inside/);
-    const unknown = evidenceFor({ ...one, focusing: 'unknown' }, at(20, 1.8, 0.4));
-    expect(unknown.edgeSigmaMm).toBe(inside.edgeSigmaMm);
+    const unknown = evidenceFor({ ...one, focusing: 'unknown' }, close);
+    expect(unknown.edgeSigmaMm).toBeGreaterThan(inside.edgeSigmaMm);
     expect(unknown.doubts[0]).toMatch(/not known; taken as moving whole/);
     expect(evidenceFor({ ...one, focusing: 'unknown' }, at(20, 1.8, 2.1)).doubts).toEqual([]);
   });
@@ -229,28 +220,83 @@ describe('between and beside samples', () => {
   it('one frame says all of its own aperture, less the farther one goes from it', () => {
     const lens = withHalo(sample({ ...short, evidence: { frames: 1 } }));
     const sigma = (fNumber: number) => evidenceFor(lens, at(20, fNumber)).edgeSigmaMm;
-    expect(sigma(1.8 * 2 ** 0.24)).toBeCloseTo(0.1, 9);
-    expect(sigma(3.6)).toBeCloseTo(Math.hypot(0.1, 1), 9);
-    expect(sigma(0.9)).toBeCloseTo(Math.hypot(0.1, 1), 9);
-    expect(sigma(14.4)).toBeCloseTo(Math.hypot(0.1, 2), 9);
+    const whole = (2 * 28.2066) / 43.27;
+    expect(sigma(1.8)).toBeCloseTo(0.1, 9);
+    expect(sigma(3.6)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);
+    expect(sigma(0.9)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);
+    expect(sigma(7.2)).toBeCloseTo(Math.hypot(0.1, whole), 4);
+    expect(sigma(14.4)).toBe(sigma(7.2));
     expect(evidenceFor(lens, at(20, 3.6)).doubts.join()).toMatch(/one aperture only/);
   });
 
-  it('a sample taken close up is scaled back to infinity, one with a pupil elsewhere lends it', () => {
+  it('a sample taken close up is scaled back to infinity', () => {
     const close = sample({
       id: 'close',
       focalMm: 20,
-      focusM: 0.22,
+      focusM: engraved(20, 0.1),
       front: { edgeRadiusMm: 22, softnessMm: 2 },
     });
     const lens: Lens = { ...withHalo(close), pupilMagnification: 1, focusing: 'unit' };
     // m = 20/200 = 0.1: the halo was a tenth larger than at infinity.
     expect(predictHalo(lens, at(20, 1.8)).rims[0]?.edgeRadiusMm).toBeCloseTo(20, 9);
-    expect(predictHalo(lens, at(20, 1.8, 0.22)).rims[0]?.edgeRadiusMm).toBeCloseTo(22, 9);
-    const lending = withHalo({ ...short, exitPupilMm: null }, { ...long, exitPupilMm: 70 });
-    expect(predictHalo(lending, at(20, 1.8)).exitPupilMm).toBe(70);
-    const none = withHalo({ ...short, exitPupilMm: null });
-    expect(predictHalo(none, at(20, 1.8)).exitPupilMm).toBeNull();
+    expect(predictHalo(lens, at(20, 1.8, engraved(20, 0.1))).rims[0]?.edgeRadiusMm).toBeCloseTo(
+      22,
+      9,
+    );
+  });
+
+  it('one that tells no exit pupil gets that of its kind, as unsure, never none', () => {
+    const lens = withHalo({ ...short, exitPupilMm: null }, long);
+    const usual = priorFor(lens, 20);
+    expect(predictHalo(lens, at(20, 1.8)).exitPupilMm).toBeCloseTo(usual.exitPupil * 28.2066, 3);
+    const evidence = evidenceFor(lens, at(20, 1.8));
+    expect(evidence.falloffSigma).toBeCloseTo(usual.sigma.falloff, 9);
+    expect(evidence.doubts.join()).toMatch(/exit pupil is not known/);
+    expect(evidenceFor(lens, at(80, 1.8)).falloffSigma).toBeLessThan(0.16);
+  });
+
+  it('frames of single apertures each speak for their own, straight in stops between', () => {
+    const one = (id: string, fNumber: number, edgeRadiusMm: number): Sample =>
+      sample({
+        id,
+        focalMm: 20,
+        fNumber,
+        front: { edgeRadiusMm, softnessMm: 5.6 / fNumber },
+        evidence: { frames: 1 },
+      });
+    const lens = withHalo(one('open', 2, 18), one('closed', 8, 16));
+    const edge = (fNumber: number) => predictHalo(lens, at(20, fNumber)).rims[0]?.edgeRadiusMm;
+    expect(edge(2)).toBeCloseTo(18, 9);
+    expect(edge(8)).toBeCloseTo(16, 9);
+    expect(edge(4)).toBeCloseTo(17, 9);
+    expect(edge(16)).toBeCloseTo(16, 9);
+    expect(evidenceFor(lens, at(20, 2)).sampleIds).toEqual(['open']);
+    expect(evidenceFor(lens, at(20, 4)).sampleIds).toEqual(['open', 'closed']);
+    const alone = withHalo(one('open', 2, 18));
+    expect(evidenceFor(lens, at(20, 8)).edgeSigmaMm).toBeLessThan(
+      evidenceFor(alone, at(20, 8)).edgeSigmaMm,
+    );
+    // Frames of several apertures measured together speak for all.
+    const both = sample({ id: 'both', focalMm: 20, evidence: { frames: 2 } });
+    expect(evidenceFor(withHalo(one('open', 2, 18), both), at(20, 4)).sampleIds).toEqual(['both']);
+  });
+
+  it('what was seen close up counts close up, and leaves infinity alone', () => {
+    const focusM = engraved(20, 0.2);
+    const close = sample({
+      id: 'close',
+      focalMm: 20,
+      focusM,
+      front: { edgeRadiusMm: 20, softnessMm: 2 },
+    });
+    const lens: Lens = { ...withHalo(short, close), pupilMagnification: 1, focusing: 'internal' };
+    const edge = (m: number) =>
+      predictHalo(lens, at(20, 1.8, m === 0 ? null : engraved(20, m))).rims[0]?.edgeRadiusMm;
+    expect(edge(0)).toBeCloseTo(17.4, 9);
+    expect(edge(0.2)).toBeCloseTo(20, 6);
+    expect(edge(0.1)).toBeCloseTo(18.7, 6);
+    const sigma = (m: number) => evidenceFor(lens, at(20, 1.8, engraved(20, m))).edgeSigmaMm;
+    expect(sigma(0.2)).toBeLessThan(sigma(0.1));
   });
 
   it('the cone closes with extension and with focus, by the pupil', () => {
@@ -270,57 +316,6 @@ describe('between and beside samples', () => {
     expect(lensMagnification({ ...lens, maxMagnification: null }, 20, 0.03)).toBe(1);
     expect(lensMagnification(lens, 20, null)).toBe(0);
     expect(workingMagnification(lens, { ...at(20, 2), extensionMm: 5 })).toBeCloseTo(0.25, 9);
-    expect(workingMagnification(lens, at(20, 2, 0.22))).toBeCloseTo(0.1, 9);
-  });
-});
-
-describe('what is usual of a kind', () => {
-  const bare: Lens = { ...lensExample, halo: [], designFormat: { widthMm: 36, heightMm: 24 } };
-  const prime = (focal: number, more: Partial<Lens> = {}): Lens => ({
-    ...bare,
-    focalMinMm: focal,
-    focalMaxMm: focal,
-    ...more,
-  });
-  const kind = (lens: Lens, focal: number) => priorFor(lens, focal).kind;
-
-  it('is told by character first, then zoom or prime, then focal length over the diagonal', () => {
-    expect(kind(prime(28), 28)).toBe('short prime');
-    expect(kind(prime(50), 50)).toBe('normal prime');
-    expect(kind(prime(100), 100)).toBe('long prime');
-    expect(kind(prime(28, { character: 'cine' }), 28)).toBe('cine prime');
-    expect(kind(prime(100, { character: 'macro' }), 100)).toBe('macro');
-    expect(kind({ ...bare, character: 'anamorphic' }, 20)).toBe('anamorphic');
-    expect(kind({ ...bare, character: 'cine' }, 18)).toBe('zoom, wide end');
-    expect(kind(bare, 25)).toBe('zoom, middle');
-    expect(kind(bare, 35)).toBe('zoom, long end');
-  });
-
-  it('runs without a step along a zoom and is held at its ends', () => {
-    const mean = (focal: number) => priorFor(bare, focal).mean;
-    expect(mean(10)).toBe(mean(18));
-    expect(mean(60)).toBe(mean(35));
-    for (let f = 18; f < 35; f *= 1.01)
-      expect(Math.abs(mean(f * 1.01) - mean(f))).toBeLessThan(0.003);
-    const middle = Math.sqrt(18 * 35);
-    expect(mean(Math.sqrt(18 * middle))).toBeCloseTo((mean(18) + mean(middle)) / 2, 9);
-    expect(mean(Math.sqrt(35 * middle))).toBeCloseTo((mean(35) + mean(middle)) / 2, 9);
-  });
-
-  it('is unsure by its scatter, scaled to the sensor behind a train, and says what it took', () => {
-    const lens = prime(50);
-    const evidence = evidenceFor(lens, at(50, 2), 0.7);
-    expect(evidence.edgeSigmaMm).toBeCloseTo(((priorFor(lens, 50).sigma * 43.2666) / 2) * 0.7, 4);
-    expect(evidence).toMatchObject({ sampleIds: [], frames: 0, date: '' });
-    expect(evidence.doubts).toEqual([
-      'no halo sample: what is usual for a normal prime of its design format',
-    ]);
-  });
-
-  it('grows close up as any halo does', () => {
-    const lens = prime(50, { focusing: 'unit', pupilMagnification: 1, maxMagnification: null });
-    const edge = (focusM: number | null) =>
-      predictHalo(lens, at(50, 2, focusM)).rims[0]!.edgeRadiusMm;
-    expect(edge(0.55) / edge(null)).toBeCloseTo(1.1, 9);
+    expect(workingMagnification(lens, at(20, 2, engraved(20, 0.1)))).toBeCloseTo(0.1, 9);
   });
 });

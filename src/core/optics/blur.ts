@@ -1,15 +1,15 @@
-/** Blur discs, thin lens. */
+/** Blur discs. */
+import type { Subject } from './depth';
 
 /**
- * Diameter on the sensor, mm, of the blur disc of a point at `pointM` when focused at `focusM`:
- * f²/(N(u - f)) · |D - u|/D. `pointM` null is infinity. Requires focusM·1000 > focalMm.
+ * Diameter on the sensor, mm, of the blur disc of a point `behindMm` behind the subject (null: infinitely far):
+ * E m |D - s|/D. For one thin lens f²/(N(u - f)) · |D - u|/D. 0 where the focus is at infinity.
  */
 export function blurDiscMm(
-  focalMm: number,
-  fNumber: number,
-  focusM: number,
-  pointM: number | null,
+  { distanceMm, magnification, entrancePupilMm }: Omit<Subject, 'focalMm'>,
+  behindMm: number | null,
 ): number {
-  const spread = pointM === null ? 1 : Math.abs(pointM - focusM) / pointM;
-  return (focalMm ** 2 / (fNumber * (focusM * 1000 - focalMm))) * spread;
+  if (distanceMm === null) return 0;
+  const spread = behindMm === null ? 1 : Math.abs(behindMm) / (distanceMm + behindMm);
+  return entrancePupilMm * magnification * spread;
 }

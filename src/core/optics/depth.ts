@@ -30,9 +30,37 @@ export interface DepthOfField {
   depthM: number | null;
 }
 
+/** What a picture is focused on, whatever stands in the train. */
+export interface Subject {
+  /** From the entrance pupil, mm; null at infinity. */
+  distanceMm: number | null;
+  /** Size on the sensor over its own; 0 at infinity. */
+  magnification: number;
+  /** Diameter of the entrance pupil, mm: f'/N'. */
+  entrancePupilMm: number;
+  /** Focal length of the whole train, mm. */
+  focalMm: number;
+}
+
 /**
- * Near and far limits when focused at `focusM` (null: infinity): u f²/(f² ± N c (u - f)). Focus nearer than
- * the focal length has no picture; it is taken at a hundredth above it.
+ * Near and far limits: a point at D blurs to E m |D - s|/D on the sensor, E the entrance pupil, m the
+ * magnification, s the subject's distance. The same as u f²/(f² ± N c (u - f)) for one thin lens, and good
+ * for any train.
+ */
+export function depthAbout(subject: Subject, circleMm: number): DepthOfField {
+  const { distanceMm, magnification, entrancePupilMm, focalMm } = subject;
+  if (distanceMm === null || magnification <= 0) {
+    return { nearM: (focalMm * entrancePupilMm) / circleMm / 1000, farM: null, depthM: null };
+  }
+  const k = (entrancePupilMm * magnification) / circleMm;
+  const nearM = (distanceMm * k) / (k + 1) / 1000;
+  const farM = k > 1 ? (distanceMm * k) / (k - 1) / 1000 : null;
+  return { nearM, farM, depthM: farM === null ? null : farM - nearM };
+}
+
+/**
+ * Near and far limits of one thin lens focused at `focusM` from itself (null: infinity): u f²/(f² ± N c (u - f)).
+ * Focus nearer than the focal length has no picture; it is taken at a hundredth above it.
  */
 export function depthOfField(
   focalMm: number,
@@ -40,15 +68,16 @@ export function depthOfField(
   circleMm: number,
   focusM: number | null,
 ): DepthOfField {
-  const f2 = focalMm ** 2;
-  if (focusM === null) {
-    return { nearM: f2 / (fNumber * circleMm) / 1000, farM: null, depthM: null };
-  }
-  const u = Math.max(focusM * 1000, focalMm * 1.01);
-  const spread = fNumber * circleMm * (u - focalMm);
-  const nearM = (u * f2) / (f2 + spread) / 1000;
-  const farM = f2 - spread > 0 ? (u * f2) / (f2 - spread) / 1000 : null;
-  return { nearM, farM, depthM: farM === null ? null : farM - nearM };
+  const u = focusM === null ? null : Math.max(focusM * 1000, focalMm * 1.01);
+  return depthAbout(
+    {
+      distanceMm: u,
+      magnification: u === null ? 0 : focalMm / (u - focalMm),
+      entrancePupilMm: focalMm / fNumber,
+      focalMm,
+    },
+    circleMm,
+  );
 }
 
 export interface DepthBasis {

@@ -5,6 +5,13 @@ import { cropFactor, equivalents } from './crop';
 import { diagonalMm, FORMATS, parseFrame } from './formats';
 import { anglesOfView, focusMagnification } from './view';
 
+/** A thin lens focused at `focusM` from itself. */
+const thin = (focalMm: number, fNumber: number, focusM: number) => ({
+  distanceMm: focusM * 1000,
+  magnification: focalMm / (focusM * 1000 - focalMm),
+  entrancePupilMm: focalMm / fNumber,
+});
+
 const SMALL = { widthMm: 23.5, heightMm: 15.6 };
 
 describe('formats', () => {
@@ -39,8 +46,12 @@ describe('crop factor', () => {
 });
 
 describe('focus and view', () => {
-  it('magnifies f/(u - f), nothing at infinity, and never more than the lens can', () => {
-    expect(focusMagnification(50, 1.05)).toBeCloseTo(0.05, 9);
+  it('magnifies f/(u - f) of the distance from the lens, nothing at infinity, never more than it can', () => {
+    // Subject u = 1050 mm before the lens, sensor v = u f/(u - f) = 52.5 mm behind it: engraved u + v.
+    expect(focusMagnification(50, 1.1025)).toBeCloseTo(0.05, 9);
+    expect(focusMagnification(50, 0.2)).toBeCloseTo(1, 9);
+    expect(focusMagnification(50, 0.2001)).toBeLessThan(1);
+    expect(focusMagnification(50, 1e6)).toBeCloseTo(50 / 1e9, 12);
     expect(focusMagnification(50, null)).toBe(0);
     expect(focusMagnification(100, 0.11, 1)).toBe(1);
     expect(focusMagnification(100, 0.05, 1)).toBe(1);
@@ -71,12 +82,12 @@ describe('focus and view', () => {
 
 describe('blur disc', () => {
   it('is 0.47483 mm for 50 mm f/1.8 at 2 m of a point at 6 m, 0.33464 mm behind a 0.71x reducer', () => {
-    expect(blurDiscMm(50, 1.8, 2, 6)).toBeCloseTo(0.47483, 5);
-    expect(blurDiscMm(50 * 0.71, 1.8 * 0.71, 2, 6)).toBeCloseTo(0.33464, 5);
+    expect(blurDiscMm(thin(50, 1.8, 2), 4000)).toBeCloseTo(0.47483, 5);
+    expect(blurDiscMm(thin(50 * 0.71, 1.8 * 0.71, 2), 4000)).toBeCloseTo(0.33464, 5);
   });
 
   it('is nothing in focus and greatest at infinity', () => {
-    expect(blurDiscMm(50, 2, 3, 3)).toBe(0);
-    expect(blurDiscMm(50, 2, 3, null)).toBeGreaterThan(blurDiscMm(50, 2, 3, 100));
+    expect(blurDiscMm(thin(50, 2, 3), 0)).toBe(0);
+    expect(blurDiscMm(thin(50, 2, 3), null)).toBeGreaterThan(blurDiscMm(thin(50, 2, 3), 97_000));
   });
 });

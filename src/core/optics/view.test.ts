@@ -26,11 +26,11 @@ describe('angles of view', () => {
 });
 
 describe('magnification', () => {
-  it('is life size at twice the focal length, and never more than the lens allows', () => {
+  it('is life size at four focal lengths from the sensor, and never more than the lens allows', () => {
     expect(focusMagnification(50, 0.1)).toBe(1);
     expect(focusMagnification(50, 0.06)).toBe(1);
     expect(focusMagnification(50, 0.06, 0.25)).toBe(0.25);
-    expect(focusMagnification(50, 1.05)).toBeCloseTo(0.05, 12);
+    expect(focusMagnification(50, 1.1025)).toBeCloseTo(0.05, 12);
     expect(focusMagnification(50, null)).toBe(0);
   });
 });
@@ -38,9 +38,11 @@ describe('magnification', () => {
 describe('blur discs', () => {
   it('of a point at infinity are m times the pupil; of one twice as far as the focus, half that', () => {
     const magnification = 50 / 1950;
-    expect(blurDiscMm(50, 2, 2, null)).toBeCloseTo(magnification * 25, 12);
-    expect(blurDiscMm(50, 2, 2, 4)).toBeCloseTo((magnification * 25) / 2, 12);
-    expect(blurDiscMm(50, 2, 2, 2)).toBe(0);
+    const subject = { distanceMm: 2000, magnification, entrancePupilMm: 25 };
+    expect(blurDiscMm(subject, null)).toBeCloseTo(magnification * 25, 12);
+    expect(blurDiscMm(subject, 2000)).toBeCloseTo((magnification * 25) / 2, 12);
+    expect(blurDiscMm(subject, 0)).toBe(0);
+    expect(blurDiscMm({ ...subject, distanceMm: null }, null)).toBe(0);
   });
 });
 

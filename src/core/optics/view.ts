@@ -3,10 +3,13 @@ import { diagonalMm, type FrameSize } from './formats';
 
 const DEG = 180 / Math.PI;
 
+/** Subject and sensor cannot stand nearer each other than this many focal lengths: there m is 1. */
+const NEAREST_FOCALS = 4;
+
 /**
- * Magnification of a lens of `focalMm` focused at `focusM` (m, null is infinity): m = f/(u - f).
- * Distances are marked from the sensor and real lenses shorten their focal length close up, so the
- * thin-lens figure is held at `maxMagnification` (default 1, life size). Range 0..maxMagnification.
+ * Magnification of a lens of `focalMm` focused at the engraved distance `focusM` (m, null is infinity), which
+ * counts from the sensor: D = f (2 + m + 1/m), thin lens. Real lenses shorten their focal length close up,
+ * so it is held at `maxMagnification` (default 1, life size). Range 0..maxMagnification.
  */
 export function focusMagnification(
   focalMm: number,
@@ -14,9 +17,11 @@ export function focusMagnification(
   maxMagnification = 1,
 ): number {
   if (focusM === null) return 0;
-  const roomMm = focusM * 1000 - focalMm;
-  if (roomMm * maxMagnification <= focalMm) return maxMagnification;
-  return focalMm / roomMm;
+  const focals = (focusM * 1000) / focalMm;
+  if (focals <= NEAREST_FOCALS) return maxMagnification;
+  const sum = focals - 2;
+  // The smaller root of m + 1/m = sum, written so that far subjects lose no digits.
+  return Math.min(maxMagnification, 2 / (sum + Math.sqrt(sum * sum - 4)));
 }
 
 /** Angle of view of a side, degrees: 2 atan(side / (2 f'(1 + m))). Rectilinear. */
@@ -29,6 +34,12 @@ export interface Angles {
   diagonal: number;
 }
 
+/** A frame as it looks after desqueezing: its width times the anamorphic squeeze. */
+export const desqueezed = ({ widthMm, heightMm }: FrameSize, squeeze: number): FrameSize => ({
+  widthMm: widthMm * squeeze,
+  heightMm,
+});
+
 /** Angles of view of a frame on all axes, degrees; the horizontal side counts times the anamorphic squeeze. */
 export function anglesOfView(
   frame: FrameSize,
@@ -36,7 +47,7 @@ export function anglesOfView(
   magnification = 0,
   squeeze = 1,
 ): Angles {
-  const seen = { widthMm: frame.widthMm * squeeze, heightMm: frame.heightMm };
+  const seen = desqueezed(frame, squeeze);
   return {
     horizontal: angleOfView(seen.widthMm, focalMm, magnification),
     vertical: angleOfView(seen.heightMm, focalMm, magnification),

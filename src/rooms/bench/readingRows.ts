@@ -234,7 +234,9 @@ function setRows({ steady, autofocus }: Report): ReadingRow[] {
 }
 
 function pictureRows({ picture }: Report): ReadingRow[] {
-  const { depth, farBlurShare, zones } = picture;
+  const { depth, blur, zones } = picture;
+  const far = blur.find((b) => b.behindM === null);
+  const near = blur.find((b) => b.behindM === 3);
   return [
     {
       name: 'In focus',
@@ -243,8 +245,8 @@ function pictureRows({ picture }: Report): ReadingRow[] {
     },
     {
       name: 'Far lights',
-      figure: farBlurShare === null ? 'points' : percent(farBlurShare),
-      note: farBlurShare === null ? undefined : 'of frame height',
+      figure: far ? percent(far.share) : 'points',
+      note: near ? `of frame height; ${percent(near.share)} at 3 m behind` : undefined,
       reading: 'blur',
     },
     {

@@ -78,6 +78,16 @@ function haloInputs(report: Report): Why['inputs'] {
   ];
 }
 
+/** What the risk counts with: how unsure each figure of the halo is. */
+function unsureInputs({ halo }: Report): Why['inputs'] {
+  const { edgeSigmaMm, softnessSigma, falloffSigma } = halo.evidence;
+  return [
+    ['edge known to', `± ${mm(edgeSigmaMm, 2)}`],
+    ['softness known to', `± ${percent(softnessSigma, 0)}`],
+    ['natural falloff known to', `± ${percent(falloffSigma, 0)}`],
+  ];
+}
+
 const EXPLAIN: Record<Reading, Explain> = {
   verdict: (_, report, today) => ({
     title: 'The verdict',
@@ -92,6 +102,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['through the rims there', percent(report.verdict.worstCornerTransmission)],
       ['you accept', `${stopsWords(report.verdict.limitStops, 2)} (${report.verdict.school})`],
       ['risk that it is worse', riskWords(report.verdict.risk)],
+      ...unsureInputs(report),
     ],
     evidence: evidenceSentence(report, today),
   }),

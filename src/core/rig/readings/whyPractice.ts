@@ -123,9 +123,12 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
   }),
   depth: (_, { picture, optics }) => ({
     title: 'Depth of field',
-    formula: 'u f²/(f² ± N c (u − f)) with f′ and N′ behind the train',
+    formula:
+      'a point at D blurs to E m |D − s|/D: entrance pupil E, magnification m of the whole rig, subject at s; in focus up to c',
     inputs: [
       ['near, far', `${metres(picture.depth.nearM)}, ${metres(picture.depth.farM)}`],
+      ['subject from the sensor', metres(picture.subjectM)],
+      ['magnification', times(optics.magnification)],
       ['circle of confusion', mm(picture.circleMm, 4)],
       ['hyperfocal distance', metres(picture.hyperfocalM)],
       ['f′, N′', `${mm(optics.train.focalMm)}, ${fWords(optics.train.fNumber)}`],
@@ -140,12 +143,19 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     evidence: `${THIN_LENS} The entrance pupil does not change behind a converter: from the same place the blur on the subject stays.`,
   }),
   blur: (rig, { picture, optics }) => ({
-    title: 'Far points of light',
-    formula: 'f²/(N (u − f)) on the sensor, as a share of the frame’s height',
+    title: 'Points of light behind the subject',
+    formula: 'E m (D − s)/D on the sensor, E = f′/N′, as a share of the frame’s height',
     inputs: [
       ['focused at', metres(rig.settings.focusM)],
       ['f′, N′', `${mm(optics.train.focalMm)}, ${fWords(optics.train.fNumber)}`],
-      ['share', picture.farBlurShare === null ? 'none at infinity' : percent(picture.farBlurShare)],
+      ['magnification', times(optics.magnification)],
+      ...picture.blur.map(
+        ({ behindM, share }) =>
+          [
+            behindM === null ? 'infinitely far' : `${metres(behindM)} behind`,
+            percent(share),
+          ] as const,
+      ),
     ],
     evidence: THIN_LENS,
   }),

@@ -11,32 +11,30 @@ import {
 } from '../../frame/coverage';
 import { NO_TRAVEL, type Travel } from '../../frame/geometry';
 import { deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
-import {
-  evidenceFor,
-  predictHalo,
-  workingMagnification,
-  type HaloEvidence,
-} from '../../halo/predict';
+import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
+import { workingMagnification, type Setting } from '../../halo/focus';
+import { predictHalo } from '../../halo/predict';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
 import { openFNumberAt, pupilOf } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
-import { CROP_BASES, equivalents, type Equivalents } from '../../optics/crop';
+import { CROP_BASES, cropFactor, equivalents, type Equivalents } from '../../optics/crop';
 import type { FrameSize } from '../../optics/formats';
 import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
-import { anglesOfView, type Angles } from '../../optics/view';
+import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
 import { cautionsFor, type Caution } from './cautions';
 import { fitOf, type FitReport } from '../mechanicalFit';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { pictureReport, type PictureReport } from './picture';
-import { riskOf, SOFTNESS_SIGMA } from './risk';
+import { riskOf } from './risk';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { verdictSentence } from './sentence';
 import {
   extensionMm,
+  frontFactor,
   haloBehind,
   lensFNumberOf,
   shiftRangeMm,
@@ -124,6 +122,8 @@ export const frameOf = (rig: Rig): DeliveredFrame =>
 
 interface Setup {
   light: TrainLight;
+  /** How the bare lens itself is set. */
+  setting: Setting;
   /** Magnification of the lens by its ring and by extension together. */
   lensMagnification: number;
   halo: Halo;
@@ -167,6 +167,7 @@ export function setUp(rig: Rig): Setup {
   const bare = predictHalo(lens, setting);
   return {
     light,
+    setting,
     lensMagnification: workingMagnification(lens, setting),
     halo: moved(haloBehind(parts, bare, lensFNumber, mounts), shiftOf(rig)),
     delivered: frameOf(rig),
@@ -188,6 +189,7 @@ export function isClear(rig: Rig): boolean {
 
 function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setup): OpticsReport {
   const { lens, judgement } = rig;
+  const seen = desqueezed(delivered, lens.squeeze);
   const iso = isoFactor(light.lightStops);
   return {
     train: light,
@@ -199,20 +201,13 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
     ),
     isoFactor: iso,
     shutterFactor: iso,
-    magnification: m * light.factor,
-    equivalents: equivalents(light.focalMm, light.fNumber, delivered, judgement.basis),
+    magnification: (m * light.factor) / frontFactor(rig.parts),
+    equivalents: equivalents(light.focalMm, light.fNumber, seen, judgement.basis),
     equivalentsByBasis: CROP_BASES.map((basis) =>
-      equivalents(light.focalMm, light.fNumber, delivered, basis),
+      equivalents(light.focalMm, light.fNumber, seen, basis),
     ),
     view: anglesOfView(delivered, light.focalMm, m, lens.squeeze),
   };
-}
-
-/** The evidence for the bare lens, its uncertainty scaled to the sensor behind the train. */
-function evidenceBehind(rig: Rig, light: TrainLight): HaloEvidence {
-  const { focalMm, focusM } = rig.settings;
-  const fNumber = lensFNumberOf(light);
-  return evidenceFor(rig.lens, { focalMm, fNumber, focusM }, light.factor);
 }
 
 /**
@@ -227,7 +222,8 @@ export function evaluate(rig: Rig): Report {
   const covered = coverage(halo, delivered, travel);
   const circle = circleCoverage(delivered, halo.centre, covered.radiiMm.half, travel);
   const fit = fitOf(rig, light.fNumber);
-  const evidence = evidenceBehind(rig, light);
+  const evidence = evidenceFor(rig.lens, setup.setting, light.factor);
+  const optics = opticsReport(rig, setup);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
     delivered,
@@ -242,10 +238,7 @@ export function evaluate(rig: Rig): Report {
       school: rig.judgement.school,
       limitStops: limit,
       sentence: verdictSentence(verdict, covered, frame, limit),
-      risk: riskOf(halo, delivered, travel, limit, {
-        edgeSigmaMm: evidence.edgeSigmaMm,
-        softnessSigma: SOFTNESS_SIGMA[evidence.kind],
-      }),
+      risk: riskOf(halo, delivered, travel, limit, evidence),
     },
     coverage: {
       cornerStops: covered.cornerStops,
@@ -263,16 +256,21 @@ export function evaluate(rig: Rig): Report {
       evidence,
     },
     frame,
-    optics: opticsReport(rig, setup),
+    optics,
     fit,
     wander: {
       flickerStops: flickerStops(halo, delivered, travel),
       shiftBudget: shiftBudget(delivered, halo.centre, covered.radiiMm.half, travel),
     },
-    steady: steadyReport(rig, light, delivered, fit.carried),
+    steady: steadyReport(
+      rig,
+      light,
+      cropFactor(desqueezed(delivered, rig.lens.squeeze)),
+      fit.carried,
+    ),
     autofocus: autofocusReport(rig, fit.carried),
-    picture: pictureReport(rig, light, delivered, halo, covered.radiiMm.half),
-    sharpness: sharpnessReport(rig, light),
+    picture: pictureReport(rig, light, setup.setting, delivered, halo, covered.radiiMm.half),
+    sharpness: sharpnessReport(rig, light, optics.effectiveFNumber),
     native: nativeStanding(
       rig.lens,
       rig.settings.focalMm,

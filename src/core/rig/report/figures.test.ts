@@ -47,7 +47,7 @@ describe('what a rig has become', () => {
 
   it('close up the working f-number is N(1 + m/P) and the view narrows by 1 + m', () => {
     const near = evaluate(
-      plainRig({ lens: { pupilMagnification: 0.5 }, settings: { focusM: 0.55 } }),
+      plainRig({ lens: { pupilMagnification: 0.5 }, settings: { focusM: 0.605 } }),
     );
     expect(near.optics.magnification).toBeCloseTo(0.1, 9);
     expect(near.optics.effectiveFNumber).toBeCloseTo(2 * (1 + 0.1 / 0.5), 9);

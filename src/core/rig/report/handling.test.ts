@@ -39,12 +39,20 @@ describe('the stabiliser', () => {
   });
 
   it('is worth its stops only while it is on: 1/50 s by hand becomes 1/3 s with four', () => {
-    const by = (stabiliser: boolean, stops: number | null = 4) =>
-      evaluate(onBody(plainRig({ settings: { stabiliser } }), { stabiliserStops: stops })).steady
-        .handHeldSeconds;
+    const by = (
+      stabiliser: boolean,
+      stops: number | null = 4,
+      framesPerSecond: number | null = null,
+    ) => {
+      const rig = onBody(plainRig({ settings: { stabiliser } }), { stabiliserStops: stops });
+      return evaluate({ ...rig, mode: { ...rig.mode, framesPerSecond } }).steady.handHeldSeconds;
+    };
     expect(by(false)).toBeCloseTo(1 / 50, 9);
     expect(by(true)).toBeCloseTo(16 / 50, 9);
     expect(by(true, null)).toBeCloseTo(1 / 50, 9);
+    // No frame is exposed longer than it lasts.
+    expect(by(true, 4, 25)).toBeCloseTo(1 / 25, 9);
+    expect(by(false, 4, 25)).toBeCloseTo(1 / 50, 9);
   });
 
   it('electronic, asks short shutter times; off, it asks nothing', () => {

@@ -2,9 +2,7 @@
 import { fullName } from '../../kit/records/body';
 import type { Electronics } from '../../kit/records/common';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
-import { cropFactor } from '../../optics/crop';
 import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
-import type { FrameSize } from '../../optics/formats';
 import type { Rig } from '../rig';
 import { fNumberBehind, type TrainLight } from '../train';
 import { fWords, shutterWords } from '../../words/figures';
@@ -18,16 +16,20 @@ export interface SteadyReport {
   toldByLens: boolean;
   /** Why the entry will be wrong as one zooms; null where it will not. */
   zoomWarning: string | null;
-  /** Slowest time most people hold by hand, s, with the stabiliser as it is set. */
+  /**
+   * Slowest time most people hold by hand, s, with the stabiliser as it is set; never longer than a frame of
+   * the mode lasts.
+   */
   handHeldSeconds: number;
   /** What electronic stabilisation asks of the shutter; null where it is off. */
   shutterAdvice: string | null;
 }
 
+/** `crop` is the crop factor of the picture by its diagonal. */
 export function steadyReport(
   rig: Rig,
   light: TrainLight,
-  delivered: FrameSize,
+  crop: number,
   carried: Electronics,
 ): SteadyReport {
   const { settings, body, lens } = rig;
@@ -41,7 +43,10 @@ export function steadyReport(
     zoomWarning: zooms
       ? 'Nothing tells the body where the zoom stands: set the focal length anew after zooming.'
       : null,
-    handHeldSeconds: handHeldSeconds(light.focalMm, cropFactor(delivered), stops),
+    handHeldSeconds: Math.min(
+      handHeldSeconds(light.focalMm, crop, stops),
+      rig.mode.framesPerSecond === null ? Infinity : 1 / rig.mode.framesPerSecond,
+    ),
     shutterAdvice:
       settings.cropId === null
         ? null

@@ -5,6 +5,7 @@ import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import type { Rig } from '../rig';
 import { evaluate } from './evaluate';
+import type { PictureReport } from './picture';
 
 describe('zones of the halo', () => {
   it('add up to the lit share of the frame', () => {
@@ -22,10 +23,19 @@ describe('zones of the halo', () => {
   });
 });
 
+/** Engraved for a subject 3 m before a 50 mm lens: its image stands 50.85 mm behind it. */
+const ENGRAVED_M = 3 + 0.05 * (1 + 50 / 2950);
+
+const blurAt = (picture: PictureReport, behindM: number | null): number | undefined =>
+  picture.blur.find((b) => b.behindM === behindM)?.share;
+
 describe('depth and blur in the report', () => {
   const near = (settings: Partial<RigSettings> = {}, parts?: readonly Part[]) =>
     evaluate(
-      plainRig({ settings: { fNumber: 8, focusM: 3, ...settings }, ...(parts && { parts }) }),
+      plainRig({
+        settings: { fNumber: 8, focusM: ENGRAVED_M, ...settings },
+        ...(parts && { parts }),
+      }),
     ).picture;
 
   it('are those of the handbook for 50 mm f/8 at 3 m, by a 1500th of the diagonal', () => {
@@ -35,12 +45,16 @@ describe('depth and blur in the report', () => {
     expect(picture.depth.nearM).toBeCloseTo(2.358, 2);
     expect(picture.depth.farM).toBeCloseTo(4.122, 2);
     expect(picture.hyperfocalM).toBeCloseTo(10.885, 2);
-    expect(picture.farBlurShare).toBeCloseTo(2500 / (8 * 2950) / 24, 6);
+    expect(blurAt(picture, null)).toBeCloseTo(2500 / (8 * 2950) / 24, 6);
+    // A light 3 m behind stands twice as far as the subject: half as large.
+    expect(blurAt(picture, 3)).toBeCloseTo(2500 / (8 * 2950) / 24 / 2, 6);
+    expect(picture.subjectM).toBeCloseTo(ENGRAVED_M, 6);
   });
 
   it('at infinity there is no blur of what is far and no basis to compare on', () => {
     const picture = near({ focusM: null });
-    expect(picture.farBlurShare).toBeNull();
+    expect(picture.blur).toEqual([]);
+    expect(picture.subjectM).toBeNull();
     expect(picture.depthBases).toEqual([]);
     expect(picture.depth.farM).toBeNull();
   });
@@ -56,12 +70,36 @@ describe('depth and blur in the report', () => {
     expect(bases[2]?.ratio).toBeCloseTo(1, 1);
   });
 
-  it('focus nearer than the focal length is held a hundredth beyond it', () => {
+  it('focus nearer than a lens can reach is life size: a far light blurs to the pupil', () => {
     const lens = { closestFocusM: 0.01, focalMinMm: 50, focalMaxMm: 50 };
-    const { farBlurShare } = evaluate(
-      plainRig({ lens, settings: { focusM: 0.02, fNumber: 2 } }),
-    ).picture;
-    expect(farBlurShare).toBeCloseTo(2500 / (2 * 0.5) / 24, 6);
+    const { picture } = evaluate(plainRig({ lens, settings: { focusM: 0.02, fNumber: 2 } }));
+    expect(blurAt(picture, null)).toBeCloseTo(25 / 24, 6);
+  });
+
+  it('a tube brings the subject nearer, magnifies, and thins the depth by 2 N c (m + 1)/m²', () => {
+    const tube = partOf('extension tube', { thicknessMm: 51 });
+    const { picture, optics } = evaluate(
+      plainRig({ parts: [tube], settings: { focusM: null, fNumber: 8 } }),
+    );
+    // 51 - 26 mm beyond the register: m = 25/50, subject 150 mm before the lens, 225 mm before the sensor.
+    expect(optics.magnification).toBeCloseTo(0.5, 9);
+    expect(picture.subjectM).toBeCloseTo(0.225, 9);
+    const deep = (2 * 8 * picture.circleMm * 1.5) / 0.5 ** 2 / 1000;
+    expect(picture.depth.depthM! / deep).toBeCloseTo(1, 2);
+  });
+
+  it('a front converter of 2 doubles the focal length: far away as one lens twice as long', () => {
+    const front = partOf('front converter', { factor: 2, thicknessMm: 0 });
+    const converted = evaluate(
+      plainRig({ parts: [front, partOf('plain adapter')], settings: { focusM: 5, fNumber: 4 } }),
+    );
+    // Ring at 5 m: the subject stands four times as far, half as large as the lens alone would show what it sees.
+    const { picture, optics } = converted;
+    const bare = evaluate(plainRig({ settings: { focusM: 5, fNumber: 4 } }));
+    expect(optics.magnification).toBeCloseTo(bare.optics.magnification / 2, 9);
+    expect(picture.subjectM!).toBeCloseTo(4 * 5, 0);
+    const thin = 100 / (picture.subjectM! * 1000 - 100);
+    expect(optics.magnification / thin).toBeCloseTo(1, 1);
   });
 
   it('zones are counted against the half light of the lens on its own format', () => {

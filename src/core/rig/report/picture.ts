@@ -1,18 +1,20 @@
 /** What kind of picture a rig makes: depth of field, background blur, which zones of the halo it uses. */
 import { areaShare } from '../../frame/geometry';
 import type { Halo } from '../../halo/rims';
+import { distancesOf, workingMagnification, type Setting } from '../../halo/focus';
 import { blurDiscMm } from '../../optics/blur';
 import {
   circleOfConfusionMm,
-  depthOfField,
+  depthAbout,
   depthOnThreeBases,
   hyperfocalM,
   type DepthBasis,
   type DepthOfField,
+  type Subject,
 } from '../../optics/depth';
 import type { FrameSize } from '../../optics/formats';
 import type { Rig } from '../rig';
-import { lensFNumberOf, type TrainLight } from '../train';
+import { frontFactor, lensFNumberOf, type TrainLight } from '../train';
 
 export interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
@@ -29,12 +31,24 @@ export interface PictureReport {
   depth: DepthOfField;
   /** Against the bare lens on three bases; empty without a converter or at infinity. */
   depthBases: DepthBasis[];
-  /** Blur disc of a far point of light as a share of the frame's height; null at infinity. */
-  farBlurShare: number | null;
+  /** From the sensor to what is in focus, m, tubes and front converters counted; null at infinity. */
+  subjectM: number | null;
+  /** Blur discs of points of light behind the subject; empty at infinity, where all far points are points. */
+  blur: BlurBehind[];
   /** Zones of the halo in the frame as it is, and in the lens's design format. */
   zones: ZoneShares;
   zonesOfDesign: ZoneShares;
 }
+
+export interface BlurBehind {
+  /** How far behind the subject the light stands, m; null infinitely far. */
+  behindM: number | null;
+  /** Diameter of its disc as a share of the frame's height. */
+  share: number;
+}
+
+/** Distances behind the subject at which people ask how large lights blur, m. */
+const BEHIND_M = [1, 3, 10, null] as const;
 
 const ZONES = [0.6, 0.85, 1] as const;
 
@@ -50,37 +64,58 @@ function zoneShares(frame: FrameSize, centre: Halo['centre'], radiusMm: number):
 
 const CENTRED = { xMm: 0, yMm: 0 };
 
+/**
+ * What the rig is focused on. A front converter of factor A brings the subject A² nearer and makes it A times
+ * smaller for the lens behind it.
+ */
+export function subjectOf(
+  { lens, parts }: Rig,
+  { focalMm, fNumber, factor }: TrainLight,
+  setting: Setting,
+): Subject {
+  const front = frontFactor(parts);
+  const { subjectMm } = distancesOf(lens, setting);
+  return {
+    distanceMm: subjectMm === null ? null : subjectMm * front ** 2,
+    magnification: (workingMagnification(lens, setting) * factor) / front,
+    entrancePupilMm: focalMm / fNumber,
+    focalMm,
+  };
+}
+
 export function pictureReport(
   rig: Rig,
   light: TrainLight,
+  setting: Setting,
   delivered: FrameSize,
   halo: Halo,
   halfLightMm: number,
 ): PictureReport {
-  const { settings, judgement, lens } = rig;
-  const { focusM } = settings;
+  const { judgement, lens } = rig;
   const circleMm = circleOfConfusionMm(delivered, judgement.circle);
-  const bareFNumber = lensFNumberOf(light);
-  const thinFocusM = focusM === null ? null : Math.max(focusM, (light.focalMm * 1.01) / 1000);
+  const subject = subjectOf(rig, light, setting);
+  const { distanceMm } = subject;
   const bases =
-    light.factor === 1 || focusM === null
+    light.factor === 1 || distanceMm === null
       ? []
       : depthOnThreeBases(
           light.focalMm / light.factor,
-          bareFNumber,
+          lensFNumberOf(light),
           light.factor,
           circleMm,
-          focusM,
+          distanceMm / 1000,
         );
+  const blurBehind = (behindM: number | null): BlurBehind => ({
+    behindM,
+    share: blurDiscMm(subject, behindM === null ? null : behindM * 1000) / delivered.heightMm,
+  });
   return {
     circleMm,
     hyperfocalM: hyperfocalM(light.focalMm, light.fNumber, circleMm),
-    depth: depthOfField(light.focalMm, light.fNumber, circleMm, focusM),
+    depth: depthAbout(subject, circleMm),
     depthBases: bases,
-    farBlurShare:
-      thinFocusM === null
-        ? null
-        : blurDiscMm(light.focalMm, light.fNumber, thinFocusM, null) / delivered.heightMm,
+    subjectM: distanceMm === null ? null : (distanceMm + distancesOf(lens, setting).imageMm) / 1000,
+    blur: distanceMm === null ? [] : BEHIND_M.map(blurBehind),
     zones: zoneShares(delivered, halo.centre, halfLightMm),
     zonesOfDesign: zoneShares(lens.designFormat, CENTRED, halfLightMm / light.factor),
   };

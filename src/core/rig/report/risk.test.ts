@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
 import { waysOut } from '../search/waysOut';
+import { isClearAt } from '../../frame/coverage';
 import { NO_TRAVEL } from '../../frame/geometry';
+import { randomOf } from '../../maths/random';
 import type { Halo } from '../../halo/rims';
 import { evaluate } from './evaluate';
 import { riskOf } from './risk';
@@ -19,7 +21,7 @@ describe('risk', () => {
 
   it('grows with the uncertainty of an estimate', () => {
     const rig = demoRig('archive-table');
-    expect(evaluate(rig).verdict.risk).toBeGreaterThan(0.005);
+    expect(evaluate(rig).verdict.risk).toBeGreaterThan(0.001);
   });
 });
 
@@ -33,7 +35,12 @@ describe('the arithmetic of risk', () => {
   const FULL = { widthMm: 36, heightMm: 24 };
   const corner = Math.hypot(18, 12);
   const risk = (edge: number, sigma: number, softnessSigma = 0) =>
-    riskOf(halo(edge), FULL, NO_TRAVEL, 2, { edgeSigmaMm: sigma, softnessSigma });
+    riskOf(halo(edge), FULL, NO_TRAVEL, 2, {
+      edgeSigmaMm: sigma,
+      softnessSigma,
+      falloffSigma: 0,
+      unlikeShare: 0,
+    });
 
   it('is the normal share of edges that fall short: 0, 1, 2 and 3 standard deviations away', () => {
     // Tables of the normal distribution. A hard edge is placed to a tenth of a standard deviation.
@@ -56,22 +63,91 @@ describe('the arithmetic of risk', () => {
 
   it('counts the travel of the sensor as edge that is missing', () => {
     const travel = { shape: 'disc' as const, xMm: 2, yMm: 0 };
-    const moving = riskOf(halo(corner + 2), FULL, travel, 2, { edgeSigmaMm: 1, softnessSigma: 0 });
+    const moving = riskOf(halo(corner + 2), FULL, travel, 2, {
+      edgeSigmaMm: 1,
+      softnessSigma: 0,
+      falloffSigma: 0,
+      unlikeShare: 0,
+    });
     expect(moving).toBeCloseTo(risk(corner, 1), 6);
   });
 
   it('an unsure softness makes a soft edge less certain both ways', () => {
     const soft = (edge: number, softnessSigma: number) =>
-      riskOf(halo(edge, 6), FULL, NO_TRAVEL, 1, { edgeSigmaMm: 0.2, softnessSigma });
+      riskOf(halo(edge, 6), FULL, NO_TRAVEL, 1, {
+        edgeSigmaMm: 0.2,
+        softnessSigma,
+        falloffSigma: 0,
+        unlikeShare: 0,
+      });
     expect(soft(22.6, 0)).toBeLessThan(0.001);
     expect(soft(22.6, 0.35)).toBeGreaterThan(10 * soft(22.6, 0));
     expect(soft(40, 0.35)).toBeLessThan(0.01);
     expect(soft(14, 0.35)).toBeGreaterThan(0.99);
   });
 
+  it('is what drawing edge, softness and falloff at random gives', () => {
+    const random = randomOf(20261126);
+    const normal = () =>
+      Math.sqrt(-2 * Math.log(1 - random.next())) * Math.cos(2 * Math.PI * random.next());
+    const off = Array.from({ length: 60 }, () => {
+      const edgeRadiusMm = random.between(19, 28);
+      const softnessMm = edgeRadiusMm * random.between(0.02, 0.6);
+      const drawn: Halo = {
+        rims: [
+          { side: 'front', edgeRadiusMm, softnessMm },
+          { side: 'rear', edgeRadiusMm: 1.2 * edgeRadiusMm, softnessMm: 1.3 * softnessMm },
+        ],
+        exitPupilMm: random.between(30, 90),
+        coneTangent: random.between(0.03, 0.3),
+        centre: { xMm: 0, yMm: 0 },
+      };
+      const unsure = {
+        edgeSigmaMm: random.between(0.05, 2.5),
+        softnessSigma: random.between(0.05, 0.35),
+        falloffSigma: random.between(0.1, 0.8),
+        unlikeShare: 0,
+      };
+      const limit = random.between(0.8, 3);
+      const told = riskOf(drawn, FULL, NO_TRAVEL, limit, unsure);
+      let worse = 0;
+      const draws = 1500;
+      for (let i = 0; i < draws; i += 1) {
+        const by = unsure.edgeSigmaMm * normal();
+        const soft = Math.exp(unsure.softnessSigma * normal());
+        const falloff = Math.max(1e-6, 1 + unsure.falloffSigma * normal());
+        const there: Halo = {
+          ...drawn,
+          rims: drawn.rims.map((rim) => ({
+            ...rim,
+            edgeRadiusMm: rim.edgeRadiusMm + by,
+            softnessMm: Math.min(rim.edgeRadiusMm + by, rim.softnessMm * soft),
+          })),
+          exitPupilMm: drawn.exitPupilMm! / Math.sqrt(falloff),
+        };
+        if (!isClearAt(there, FULL, NO_TRAVEL, limit)) worse += 1;
+      }
+      return Math.abs(told - worse / draws);
+    });
+    expect(Math.max(...off)).toBeLessThan(0.08);
+    expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.015);
+  });
+
+  it('is never surer than one lens in a hundred that is unlike its kind', () => {
+    const unsure = { edgeSigmaMm: 0.1, softnessSigma: 0, falloffSigma: 0, unlikeShare: 0.01 };
+    expect(riskOf(halo(40), FULL, NO_TRAVEL, 2, unsure)).toBe(0.01);
+    expect(riskOf(halo(10), FULL, NO_TRAVEL, 2, unsure)).toBe(0.99);
+    expect(riskOf(halo(corner), FULL, NO_TRAVEL, 2, unsure)).toBeCloseTo(0.5, 1);
+  });
+
   it('the stricter the school, the greater the risk', () => {
     const by = (limit: number) =>
-      riskOf(halo(23, 5), FULL, NO_TRAVEL, limit, { edgeSigmaMm: 0.5, softnessSigma: 0.1 });
+      riskOf(halo(23, 5), FULL, NO_TRAVEL, limit, {
+        edgeSigmaMm: 0.5,
+        softnessSigma: 0.1,
+        falloffSigma: 0,
+        unlikeShare: 0,
+      });
     expect(by(0.2)).toBeGreaterThan(by(1));
     expect(by(1)).toBeGreaterThan(by(2));
   });

@@ -1,95 +1,119 @@
 /** How likely the verdict is worse than the school accepts, given how unsure the halo is. */
 import { worstCornerRadius, type Travel } from '../../frame/geometry';
+import type { HaloUnsure } from '../../halo/evidence';
 import { HARD_TRANSMISSION } from '../../halo/radii';
+import {
+  lightAt,
+  naturalFalloff,
+  openRadiusMm,
+  transmissionAt,
+  type Halo,
+  type Rim,
+} from '../../halo/rims';
 import { HERMITE_3, normalShare } from '../../maths/normal';
-import { lightAt, type Halo, type Rim } from '../../halo/rims';
 import type { FrameSize } from '../../optics/formats';
 
-/** Softness is known to this share of itself where measured in two frames; a wider one otherwise. */
-export const SOFTNESS_SIGMA = { measured: 0.1, published: 0.25, estimated: 0.35 } as const;
-
-/** The halo with every edge moved by `deltaMm` and every softness times `soft`. */
-function altered(halo: Halo, deltaMm: number, soft: number): Halo {
-  const rims = halo.rims.map((rim): Rim => {
-    const edgeRadiusMm = Math.max(0.05, rim.edgeRadiusMm + deltaMm);
-    return {
-      side: rim.side,
-      edgeRadiusMm,
-      softnessMm: Math.min(edgeRadiusMm, rim.softnessMm * soft),
-    };
+/** The rims with every edge moved by `deltaMm` and every softness times `soft`. */
+const altered = (rims: readonly Rim[], deltaMm: number, soft: number): Rim[] =>
+  rims.map(({ side, edgeRadiusMm, softnessMm }): Rim => {
+    const edge = Math.max(0.05, edgeRadiusMm + deltaMm);
+    return { side, edgeRadiusMm: edge, softnessMm: Math.min(edge, softnessMm * soft) };
   });
-  const { exitPupilMm, coneTangent, centre } = halo;
-  return { rims, exitPupilMm, coneTangent, centre };
+
+/** What natural falloff leaves at the corner, 0..1; the rims' part of the light is taken out. */
+function fallAt(halo: Halo, cornerMm: number): number {
+  if (halo.exitPupilMm === null) return 1;
+  const { light, transmission } = lightAt(halo, cornerMm);
+  return transmission > 0 ? light / transmission : naturalFalloff(cornerMm, halo.exitPupilMm);
 }
 
-/** How far on the good side of the school's line the corner lies, stops; negative is worse than accepted. */
-function standing(halo: Halo, cornerMm: number, limitStops: number): number {
-  const { transmission, light } = lightAt(halo, cornerMm);
-  if (transmission <= 0) return -20;
-  const soft = Math.log2(transmission / HARD_TRANSMISSION);
-  return Math.min(soft, limitStops + Math.log2(light));
-}
-
-/** After these the curve is straight enough to read the crossing off. */
-const HALVINGS = 5;
-
-/** Edge shift at which the corner is just accepted, mm; beyond ±`reach` the end. */
-function criticalShift(
-  halo: Halo,
-  soft: number,
-  cornerMm: number,
-  limitStops: number,
-  reach: number,
-): number {
-  const at = (delta: number) => standing(altered(halo, delta, soft), cornerMm, limitStops);
-  let low = -reach;
-  let high = reach;
-  let below = at(low);
-  let above = at(high);
-  if (below >= 0) return low;
-  if (above < 0) return high;
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const mid = (low + high) / 2;
-    const value = at(mid);
-    if (value >= 0) {
-      high = mid;
-      above = value;
-    } else {
-      low = mid;
-      below = value;
-    }
-  }
-  return low + ((high - low) * below) / (below - above);
+/**
+ * How likely natural falloff is too much where the rims let `through`. The light it leaves is (1 + r²/L²)^-2;
+ * r²/L² is normal about the one expected, by `sigma` as a share of it.
+ */
+function chanceTooDark(through: number, limitStops: number, fall: number, sigma: number): number {
+  if (through < HARD_TRANSMISSION) return 1;
+  const needed = 2 ** -limitStops / through;
+  if (needed >= 1) return 1;
+  if (sigma <= 0 || fall >= 1) return fall >= needed ? 0 : 1;
+  const square = (light: number) => light ** -0.5 - 1;
+  return 1 - normalShare((square(needed) / square(fall) - 1) / sigma);
 }
 
 /** Uncertainties beyond this many standard deviations are not looked at. */
 const REACH_SIGMAS = 3.6;
+/** Places along the edge's uncertainty where the rims are asked. */
+const CELLS = 12;
+/** Between two places the chance may change by so much before it is looked at more closely. */
+const STEADY = 0.03;
+const FINER = 12;
+/** Light changing by more than this between two places does not run straight from one to the other. */
+const SHARP = 0.25;
 
-export interface Unsure {
-  edgeSigmaMm: number;
-  /** Standard deviation of the softness as a share of it. */
-  softnessSigma: number;
+/** Chance over one softness, the edge spread by `sigma`. */
+function chanceOverEdge(
+  rims: readonly Rim[],
+  cornerMm: number,
+  sigma: number,
+  chance: (through: number) => number,
+): number {
+  const reach = REACH_SIGMAS * sigma;
+  const step = (2 * reach) / CELLS;
+  const throughAt = (deltaMm: number): number => {
+    const moved = altered(rims, deltaMm, 1);
+    return openRadiusMm(moved) >= cornerMm ? 1 : transmissionAt(moved, cornerMm);
+  };
+  let total = normalShare(-REACH_SIGMAS);
+  let through = throughAt(-reach);
+  let here = chance(through);
+  let below = total;
+  total *= here;
+  for (let i = 1; i <= CELLS; i += 1) {
+    const delta = -reach + i * step;
+    const nextThrough = through >= 1 ? 1 : throughAt(delta);
+    const next = nextThrough === through ? here : chance(nextThrough);
+    const share = normalShare(delta / sigma);
+    if (Math.abs(next - here) < STEADY) total += ((here + next) / 2) * (share - below);
+    else {
+      let from = below;
+      const isSharp = nextThrough - through > SHARP;
+      for (let k = 1; k <= FINER; k += 1) {
+        const place = (k - 0.5) / FINER;
+        const mid = isSharp
+          ? throughAt(delta - step * (1 - place))
+          : through + (nextThrough - through) * place;
+        const to = normalShare((delta - step + (step * k) / FINER) / sigma);
+        total += chance(mid) * (to - from);
+        from = to;
+      }
+    }
+    through = nextThrough;
+    here = next;
+    below = share;
+  }
+  return total + here * (1 - below);
 }
 
 /**
  * Probability, 0..1, that the worst corner over the travel is darker than `limitStops` or hard, with edge
- * radius and softness normal with their uncertainties. Quadrature over softness, exact over the edge, as
- * the corner only brightens when the edge moves out.
+ * radius and natural falloff normal, softness lognormal with their uncertainties. Quadrature over softness
+ * and edge, exact over the falloff; never surer than the share of lenses unlike their kind.
  */
 export function riskOf(
   halo: Halo,
   frame: FrameSize,
   travel: Travel,
   limitStops: number,
-  unsure: Unsure,
+  unsure: HaloUnsure,
 ): number {
   const cornerMm = worstCornerRadius(frame, halo.centre, travel);
   const sigma = Math.max(unsure.edgeSigmaMm, 1e-3);
-  const reach = REACH_SIGMAS * sigma;
+  const fall = fallAt(halo, cornerMm);
+  const chance = (through: number) => chanceTooDark(through, limitStops, fall, unsure.falloffSigma);
   let risk = 0;
   for (const { z, weight } of HERMITE_3) {
-    const soft = Math.max(0.05, 1 + z * unsure.softnessSigma);
-    risk += weight * normalShare(criticalShift(halo, soft, cornerMm, limitStops, reach) / sigma);
+    const rims = altered(halo.rims, 0, Math.exp(z * unsure.softnessSigma));
+    risk += weight * chanceOverEdge(rims, cornerMm, sigma, chance);
   }
-  return Math.min(1, Math.max(0, risk));
+  return Math.min(1 - unsure.unlikeShare, Math.max(unsure.unlikeShare, risk));
 }

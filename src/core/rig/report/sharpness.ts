@@ -8,7 +8,7 @@ import {
   type Detail,
 } from '../../optics/detail';
 import type { Rig } from '../rig';
-import { lensFNumberOf, type TrainLight } from '../train';
+import type { TrainLight } from '../train';
 import { fixed } from '../../words/figures';
 
 export interface SharpnessReport extends Detail {
@@ -20,7 +20,12 @@ export interface SharpnessReport extends Detail {
   converterOrCrop: ConverterOrCrop | null;
 }
 
-export function sharpnessReport(rig: Rig, light: TrainLight): SharpnessReport {
+/** `effectiveFNumber` is the working one, behind the train and at the focus distance. */
+export function sharpnessReport(
+  rig: Rig,
+  light: TrainLight,
+  effectiveFNumber: number,
+): SharpnessReport {
   const { mode, lens } = rig;
   const pitchMm = pixelPitchMm(mode.widthMm, mode.widthPx);
   const {
@@ -31,7 +36,7 @@ export function sharpnessReport(rig: Rig, light: TrainLight): SharpnessReport {
   } = systemResolution({
     lensResolution: resolutionOf(lens),
     factor: light.factor,
-    fNumber: light.fNumber,
+    fNumber: effectiveFNumber,
     pitchMm,
   });
   return {
@@ -43,7 +48,7 @@ export function sharpnessReport(rig: Rig, light: TrainLight): SharpnessReport {
     nyquist: nyquist(pitchMm),
     evidence: lens.resolutionLpMm === null ? 'class of lens' : 'own figure',
     converterOrCrop:
-      light.factor > 1 ? converterOrCrop(rig, light.factor, lensFNumberOf(light)) : null,
+      light.factor > 1 ? converterOrCrop(rig, light.factor, effectiveFNumber / light.factor) : null,
   };
 }
 

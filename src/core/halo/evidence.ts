@@ -1,0 +1,224 @@
+/** What the halo of a lens at a setting rests on, and how sure it is. */
+import { EVIDENCE_KINDS, isOneFrame, type EvidenceKind } from '../kit/records/haloSample';
+import type { Lens } from '../kit/records/lens';
+import { diagonalMm } from '../optics/formats';
+import { stopsBetweenFNumbers } from '../optics/stops';
+import { focusDoubt, focusScale, type FocusDoubt, type Setting } from './focus';
+import { atAperture, knotsAbout, marksOf, type Knot, type Mark } from './marks';
+import { priorFor, type Prior } from './priors';
+
+/** How unsure a halo is. */
+export interface HaloUnsure {
+  /** Standard deviation of the edge radii on the sensor, mm. */
+  edgeSigmaMm: number;
+  /** Standard deviation of the logarithm of the softness. */
+  softnessSigma: number;
+  /** Standard deviation of natural falloff, 1/L², as a share of it. */
+  falloffSigma: number;
+  /** Share of lenses that are unlike all that was expected: no risk is stated below it, nor above 1 less it. */
+  unlikeShare: number;
+}
+
+export interface HaloEvidence extends HaloUnsure {
+  kind: EvidenceKind;
+  /** Ids of the samples it rests on; empty for an estimate from the kind of lens. */
+  sampleIds: string[];
+  /** Test frames behind those samples. */
+  frames: number;
+  /** Latest date among them, ISO; empty where none is known. */
+  date: string;
+  /** Reasons why the figure is less sure than its samples, for the reader. */
+  doubts: string[];
+}
+
+/**
+ * Of the lenses of the Lensfun database one in a hundred is unlike its kind (scripts/priors); a figure told by
+ * somebody else is taken to be no better.
+ */
+const UNLIKE_SHARE = { measured: 0, published: 0.01, estimated: 0.01 } as const;
+
+/** Prediction over aperture from a single frame, mm: common experience with ray-traced lenses. */
+const SINGLE_FRAME_SIGMA_MM = 2;
+/** The format that experience was gathered on: constants in mm scale with the lens's own. */
+const EXPERIENCE_DIAGONAL_MM = 43.27;
+/** So many stops from its aperture one frame tells as little as it ever will. */
+const SINGLE_FRAME_STOPS = 4;
+/** Growth per octave of focal length outside the samples, share of R. An assumption. */
+const OUTSIDE_SIGMA_SHARE = 0.06;
+/** Growth half way between two samples an octave apart, share of R; zooms wander between. An assumption. */
+const BETWEEN_SIGMA_SHARE = 0.025;
+
+/** Softness as samples of a kind tell it; one frame tells that of other apertures less well. */
+const SOFTNESS_SIGMA = { measured: 0.1, published: 0.25, estimated: 0.35 } as const;
+const SINGLE_FRAME_SOFTNESS_SIGMA = 0.25;
+/** Falloff by a told exit pupil; within one frame it is easily taken for the softness of a rim. */
+const FALLOFF_SIGMA = { measured: 0.15, published: 0.3, estimated: 0.5 } as const;
+const SINGLE_FRAME_FALLOFF_SIGMA = 0.4;
+
+interface Variances {
+  edge: number;
+  softness: number;
+  falloff: number;
+}
+
+/** How unsure one sample is at an aperture. */
+function knotVariances(lens: Lens, { sample }: Knot, fNumber: number, usual: Prior): Variances {
+  const { kind } = sample.evidence;
+  const single = isOneFrame(sample.evidence);
+  const stops = Math.abs(stopsBetweenFNumbers(fNumber, sample.fNumber));
+  const away = single ? Math.min(1, stops / SINGLE_FRAME_STOPS) : 0;
+  const singleMm = (SINGLE_FRAME_SIGMA_MM * diagonalMm(lens.designFormat)) / EXPERIENCE_DIAGONAL_MM;
+  const falloffSigma =
+    sample.exitPupilMm === null
+      ? usual.sigma.falloff
+      : single
+        ? SINGLE_FRAME_FALLOFF_SIGMA
+        : FALLOFF_SIGMA[kind];
+  return {
+    edge: sample.edgeSigmaMm ** 2 + (singleMm * away) ** 2,
+    softness: SOFTNESS_SIGMA[kind] ** 2 + (SINGLE_FRAME_SOFTNESS_SIGMA * away) ** 2,
+    falloff: falloffSigma ** 2,
+  };
+}
+
+const mix = (a: Variances, b: Variances, share: number): Variances => ({
+  edge: a.edge + (b.edge - a.edge) * share,
+  softness: a.softness + (b.softness - a.softness) * share,
+  falloff: a.falloff + (b.falloff - a.falloff) * share,
+});
+
+function markVariances(lens: Lens, mark: Mark, fNumber: number): Variances {
+  const [before, after, share] = knotsAbout(mark.knots, fNumber);
+  const usual = priorFor(lens, mark.focalMm);
+  return mix(
+    knotVariances(lens, before, fNumber, usual),
+    knotVariances(lens, after, fNumber, usual),
+    share,
+  );
+}
+
+/** The marks round a focal length, and how far toward the second it lies. */
+interface Between {
+  marks: readonly [Mark, Mark];
+  share: number;
+  /** Octaves beyond the first or the last mark; 0 between them. */
+  outside: number;
+  isShort: boolean;
+}
+
+function marksAbout(marks: readonly Mark[], focalMm: number): Between | null {
+  const x = Math.log(focalMm);
+  const i = marks.findIndex((m) => m.logFocal >= x - 1e-9);
+  const after = marks[i < 0 ? marks.length - 1 : i];
+  const before = marks[i < 0 ? marks.length - 1 : Math.max(0, i - 1)];
+  if (!before || !after) return null;
+  const span = after.logFocal - before.logFocal;
+  const isShort = x < before.logFocal;
+  const outside = isShort ? before.logFocal - x : Math.max(0, x - after.logFocal);
+  return {
+    marks: [before, after],
+    share: span > 0 && !isShort ? (x - before.logFocal) / span : 0,
+    outside: outside / Math.LN2,
+    isShort,
+  };
+}
+
+/** Nearer to a mark than this share of the way, the other is not said to be behind a figure. */
+const AT_MARK = 0.02;
+/** Outside the samples by less, octaves, nobody minds. */
+const SLIGHTLY_OUTSIDE = 0.02;
+/** A frame of an aperture this near, stops, speaks for it. */
+const SAME_APERTURE_STOPS = 0.5;
+
+const worstKind = (kinds: readonly EvidenceKind[]): EvidenceKind =>
+  EVIDENCE_KINDS[Math.max(...kinds.map((k) => EVIDENCE_KINDS.indexOf(k)))] ?? 'estimated';
+
+/** What is known of a lens nobody measured. */
+function usualEvidence(lens: Lens, setting: Setting, scale: number): HaloEvidence {
+  const usual = priorFor(lens, setting.focalMm);
+  const edgeMm = (usual.edge * diagonalMm(lens.designFormat)) / 2;
+  const focus = focusDoubt(lens, setting, [0]);
+  return {
+    kind: 'estimated',
+    edgeSigmaMm:
+      edgeMm * focusScale(lens, setting) * Math.hypot(usual.sigma.edge, focus.edgeShare) * scale,
+    softnessSigma: Math.hypot(usual.sigma.softness, focus.softness),
+    falloffSigma: Math.hypot(usual.sigma.falloff, focus.falloff),
+    unlikeShare: UNLIKE_SHARE.estimated,
+    sampleIds: [],
+    frames: 0,
+    date: '',
+    doubts: [
+      `no halo sample: what is usual for a ${usual.kind} of its design format`,
+      ...focus.doubts,
+    ],
+  };
+}
+
+/** Knots a figure at an aperture rests on. */
+function knotsBehind({ knots }: Mark, fNumber: number): Knot[] {
+  const [before, after, share] = knotsAbout(knots, fNumber);
+  if (before === after || share < AT_MARK) return [before];
+  return share > 1 - AT_MARK ? [after] : [before, after];
+}
+
+function doubtsOf(
+  { outside, isShort }: Between,
+  knots: readonly Knot[],
+  fNumber: number,
+  focus: FocusDoubt,
+): string[] {
+  const doubts: string[] = [];
+  if (outside > SLIGHTLY_OUTSIDE)
+    doubts.push(`no sample as ${isShort ? 'short' : 'long'} as this; the last one is held`);
+  const lonely = knots.some(
+    ({ sample }) =>
+      isOneFrame(sample.evidence) &&
+      Math.abs(stopsBetweenFNumbers(fNumber, sample.fNumber)) > SAME_APERTURE_STOPS,
+  );
+  if (lonely && knots.length < 2)
+    doubts.push('measured at one aperture only; a second frame at f/8 would settle the others');
+  if (knots.some(({ sample }) => sample.exitPupilMm === null))
+    doubts.push('its exit pupil is not known: natural falloff is what is usual for its kind');
+  return [...doubts, ...focus.doubts];
+}
+
+/**
+ * What the prediction rests on and how sure it is. `scale` is the factor of the train behind the lens,
+ * by which the uncertainty grows on the sensor.
+ */
+export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEvidence {
+  const { focalMm, fNumber } = setting;
+  const between = marksAbout(marksOf(lens), focalMm);
+  if (!between) return usualEvidence(lens, setting, scale);
+  const { marks, share, outside } = between;
+  const [a, b] = marks;
+  const variances = mix(markVariances(lens, a, fNumber), markVariances(lens, b, fNumber), share);
+  const edges = [a, b].map((m) => atAperture(m.knots, fNumber).frontEdge);
+  const edgeMm =
+    ((edges[0] ?? 0) * (1 - share) + (edges[1] ?? 0) * share) * focusScale(lens, setting);
+  const octaves = (b.logFocal - a.logFocal) / Math.LN2;
+  const apart = BETWEEN_SIGMA_SHARE * octaves * 4 * share * (1 - share);
+  const near = share < AT_MARK ? [a] : share > 1 - AT_MARK ? [b] : [a, b];
+  const focus = focusDoubt(
+    lens,
+    setting,
+    near.flatMap((m) => m.knownAt),
+  );
+  const knots = near.flatMap((m) => knotsBehind(m, fNumber));
+  const spread =
+    (apart ** 2 + (OUTSIDE_SIGMA_SHARE * outside) ** 2 + focus.edgeShare ** 2) * edgeMm ** 2;
+  const dates = knots.map((k) => k.sample.evidence.date).sort();
+  const kind = worstKind(near.map((m) => m.kind));
+  return {
+    kind,
+    edgeSigmaMm: Math.sqrt(variances.edge + spread) * scale,
+    softnessSigma: Math.hypot(Math.sqrt(variances.softness), focus.softness),
+    falloffSigma: Math.hypot(Math.sqrt(variances.falloff), focus.falloff),
+    unlikeShare: UNLIKE_SHARE[kind],
+    sampleIds: knots.map((k) => k.sample.id),
+    frames: knots.reduce((sum, k) => sum + k.sample.evidence.frames, 0),
+    date: dates.at(-1) ?? '',
+    doubts: doubtsOf(between, knots, fNumber, focus),
+  };
+}

@@ -1,0 +1,137 @@
+/** What focusing and extension do to a halo, and how much less sure it is close up. */
+import { pupilOf, type Lens } from '../kit/records/lens';
+import { extendedMagnification, pupilScale } from '../optics/closeUp';
+import { focusMagnification } from '../optics/view';
+
+export interface Setting {
+  focalMm: number;
+  fNumber: number;
+  /** Engraved distance, m from the sensor; null is infinity. */
+  focusM: number | null;
+  /** How far tubes and helicoids carry the whole lens out, mm; 0 where left out. */
+  extensionMm?: number;
+}
+
+/** Real lenses shorten or lengthen close up, but not by more than this. */
+const SHORTEST_SHARE = 0.5;
+const LONGEST_SHARE = 1.3;
+/** A zoom tells its greatest magnification of its long end. */
+const LONG_END_SHARE = 0.98;
+
+/**
+ * Focal length at an engraved distance, mm: where a lens tells its closest focus and what it magnifies there,
+ * it runs from the engraved one, at infinity, to the one that keeps both figures; else it stays.
+ */
+export function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | null): number {
+  const { maxMagnification: most, closestFocusM, focalMaxMm, estimated } = lens;
+  if (focusM === null || most === null || estimated.includes('closestFocusM')) return focalMm;
+  if (focalMm < focalMaxMm * LONG_END_SHARE) return focalMm;
+  const closest = (closestFocusM * 1000) / (2 + most + 1 / most) / focalMm;
+  const share = Math.min(LONGEST_SHARE, Math.max(SHORTEST_SHARE, closest));
+  return focalMm * (1 + (share - 1) * Math.min(1, closestFocusM / focusM));
+}
+
+/** Magnification of the bare lens at an engraved distance, held at what it can do. */
+export const lensMagnification = (lens: Lens, focalMm: number, focusM: number | null): number =>
+  focusMagnification(focusedFocalMm(lens, focalMm, focusM), focusM, lens.maxMagnification ?? 1);
+
+/** Magnification at a setting, by ring and extension together. */
+export const workingMagnification = (lens: Lens, setting: Setting): number =>
+  extendedMagnification(
+    setting.focalMm,
+    setting.extensionMm ?? 0,
+    lensMagnification(lens, setting.focalMm, setting.focusM),
+  );
+
+/** Smaller magnifications are those of subjects thousands of kilometres away. */
+const NEAR_NOTHING = 1e-8;
+
+export interface Distances {
+  /** From the subject to the lens, mm: f (1 + 1/m), thin lens; null at infinity. */
+  subjectMm: number | null;
+  /** From the lens to its image, mm: f (1 + m). */
+  imageMm: number;
+}
+
+/** Where subject and image stand about the lens, tubes and helicoid counted. */
+export function distancesOf(lens: Lens, setting: Setting): Distances {
+  const m = workingMagnification(lens, setting);
+  const focalMm = focusedFocalMm(lens, setting.focalMm, setting.focusM);
+  return { subjectMm: m > NEAR_NOTHING ? focalMm * (1 + 1 / m) : null, imageMm: focalMm * (1 + m) };
+}
+
+/** The part of the magnification for which the whole lens moves out. */
+function movedMagnification(lens: Lens, { focalMm, focusM, extensionMm = 0 }: Setting): number {
+  const own = lens.focusing === 'internal' ? 0 : lensMagnification(lens, focalMm, focusM);
+  return extendedMagnification(focalMm, extensionMm, own);
+}
+
+/**
+ * Growth of the edge radius with focus: 1 + m/P where the whole lens moves; where groups move inside only
+ * an extension counts.
+ */
+export const focusScale = (lens: Lens, setting: Setting): number =>
+  pupilScale(movedMagnification(lens, setting), pupilOf(lens));
+
+/** How far the exit pupil moves away from the sensor, mm: as far as the lens is carried out. */
+export const focusExtensionMm = (lens: Lens, setting: Setting): number =>
+  movedMagnification(lens, setting) * setting.focalMm;
+
+/**
+ * Standard deviation of the logarithm of a pupil magnification nobody told: nine of ten lie between 0.4, that
+ * of long lenses, and 2.4, that of reversed telephotos. Common practice, no source.
+ */
+const PUPIL_SIGMA = 0.55;
+/**
+ * Growth per unit of magnification for lenses that focus inside, share of R: half of what a lens that moves
+ * whole would grow. An assumption.
+ */
+const INTERNAL_EDGE_SIGMA = 0.5;
+/** The softness follows no single rule with focus; growth per unit of magnification. An assumption. */
+const SOFTNESS_SIGMA = 0.5;
+/** The pupil of a lens that focuses inside wanders, its falloff with it; growth per unit of magnification. An assumption. */
+const INTERNAL_FALLOFF_SIGMA = 1;
+/** Below this magnification focusing changes nothing anyone sees. */
+const FAR_MAGNIFICATION = 0.01;
+
+export interface FocusDoubt {
+  /** Standard deviation of the edge radius as a share of it. */
+  edgeShare: number;
+  /** Of the logarithm of the softness. */
+  softness: number;
+  /** Of natural falloff, as a share of it. */
+  falloff: number;
+  doubts: string[];
+}
+
+const NO_DOUBT: FocusDoubt = { edgeShare: 0, softness: 0, falloff: 0, doubts: [] };
+
+/**
+ * How much less sure a halo is at a setting than where it was known: `knownAt` are the magnifications at which
+ * it was measured, 0 for infinity.
+ */
+export function focusDoubt(lens: Lens, setting: Setting, knownAt: readonly number[]): FocusDoubt {
+  const m = workingMagnification(lens, setting);
+  const away = Math.min(...knownAt.map((known) => Math.abs(m - known)));
+  if (!(away > FAR_MAGNIFICATION)) return NO_DOUBT;
+  const doubts: string[] = [];
+  const share = m > 0 ? away / m : 1;
+  let square = 0;
+  let falloff = 0;
+  // At infinity of a lens known close up alone, the way back counts.
+  const moved = m > 0 ? movedMagnification(lens, setting) * share : away;
+  if (lens.pupilMagnification === null && moved > FAR_MAGNIFICATION) {
+    square += ((PUPIL_SIGMA * moved) / (1 + moved)) ** 2;
+    doubts.push('its pupil magnification is not known: close up the halo grows by more or less');
+  }
+  if (lens.focusing !== 'unit') {
+    square += (INTERNAL_EDGE_SIGMA * away) ** 2;
+    falloff = INTERNAL_FALLOFF_SIGMA * away;
+    doubts.push(
+      lens.focusing === 'internal'
+        ? 'focuses inside: how the halo changes close up is not known'
+        : 'how it focuses is not known; taken as moving whole',
+    );
+  }
+  return { edgeShare: Math.sqrt(square), softness: SOFTNESS_SIGMA * away, falloff, doubts };
+}
