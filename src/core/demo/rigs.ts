@@ -48,6 +48,7 @@ export const rigs: RigRecord[] = [
     focalMm: 25,
     fNumber: 2.8,
     focusM: null,
+    overhead: true,
   }),
   rig(
     'sluice-tower-expanded',

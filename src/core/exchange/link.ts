@@ -18,12 +18,14 @@ const NAMES = {
   shiftXMm: 'right',
   shiftYMm: 'down',
   helicoidMm: 'helicoid',
+  overhead: 'held',
 } as const satisfies Record<keyof RigSettings, string>;
 
 /** Whole read-out, no crop and infinity have words in an address. */
 const WHOLE = 'whole';
 const NONE = 'none';
 const INFINITY = 'inf';
+const OVERHEAD = 'overhead';
 
 const figure = (v: number): string => String(Number(v.toPrecision(8)));
 
@@ -41,6 +43,7 @@ export function rigQuery(rigId: string, settings: RigSettings): string {
   for (const key of ['shiftXMm', 'shiftYMm', 'helicoidMm'] as const) {
     if (settings[key] !== 0) query.set(NAMES[key], figure(settings[key]));
   }
+  if (settings.overhead) query.set(NAMES.overhead, OVERHEAD);
   return query.toString();
 }
 
@@ -81,6 +84,8 @@ export function readRigQuery(query: string): RigLink | null {
     shiftXMm: within(q.get(NAMES.shiftXMm) ?? rest, -40, 40),
     shiftYMm: within(q.get(NAMES.shiftYMm) ?? rest, -40, 40),
     helicoidMm: within(q.get(NAMES.helicoidMm) ?? rest, 0, 200),
+    overhead:
+      rest === null && !q.has(NAMES.overhead) ? undefined : q.get(NAMES.overhead) === OVERHEAD,
   };
   const settings = Object.fromEntries(
     Object.entries(found).filter(([, value]) => value !== undefined),

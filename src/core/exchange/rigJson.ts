@@ -27,7 +27,7 @@ export const rigInMode = (file: RigFile, mode: Mode): Rig => ({
   mode,
   lens: file.lens,
   parts: file.parts,
-  settings: fitSettings(file.settings, file.lens, mode),
+  settings: fitSettings(file.settings, { lens: file.lens, mode, parts: file.parts }),
   judgement: file.judgement,
   mounts: mountsById(file.mounts),
 });

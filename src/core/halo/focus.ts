@@ -115,11 +115,10 @@ export function focusDoubt(lens: Lens, setting: Setting, knownAt: readonly numbe
   const away = Math.min(...knownAt.map((known) => Math.abs(m - known)));
   if (!(away > FAR_MAGNIFICATION)) return NO_DOUBT;
   const doubts: string[] = [];
-  const share = m > 0 ? away / m : 1;
   let square = 0;
   let falloff = 0;
   // At infinity of a lens known close up alone, the way back counts.
-  const moved = m > 0 ? movedMagnification(lens, setting) * share : away;
+  const moved = m > 0 ? away * (movedMagnification(lens, setting) / m) : away;
   if (lens.pupilMagnification === null && moved > FAR_MAGNIFICATION) {
     square += ((PUPIL_SIGMA * moved) / (1 + moved)) ** 2;
     doubts.push('its pupil magnification is not known: close up the halo grows by more or less');

@@ -1,11 +1,13 @@
 /** Whether a rig goes together: registers and infinity, what may strike what, what the contacts carry. */
 import { fullName, type Body } from '../kit/records/body';
 import type { Electronics } from '../kit/records/common';
+import { isTold } from '../kit/records/lens';
 import { isFront, magnifies, type Part } from '../kit/records/part';
 import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/register';
 import { jointProblems, type JointProblem } from './joints';
+import { metres, mm } from '../words/figures';
 import type { Rig } from './rig';
-import { extensionMm, imageShiftMm } from './train';
+import { apertureControl, extensionMm, imageShiftMm, type ApertureControl } from './train';
 
 export interface Strike {
   /** Place of what it could strike among the parts of the train; null for the body. */
@@ -45,6 +47,10 @@ export interface FitReport {
   coverGlass: CoverGlass | null;
   /** What gets through the whole chain: the weakest link for each. */
   carried: Electronics;
+  /** False where nobody told what contacts the lens has. */
+  carriedKnown: boolean;
+  /** What works the aperture. */
+  aperture: ApertureControl;
   /** Parts that carry less than the lens offers, by name. */
   lostAt: string[];
 }
@@ -149,8 +155,37 @@ export function fitOf(rig: Rig, fNumber: number): FitReport {
     strike: strikeOf(rig),
     coverGlass: coverGlassOf(rig, fNumber),
     carried: carriedBy(rig),
+    carriedKnown: isTold(rig.lens, 'electronics'),
+    aperture: apertureControl(rig.lens, rig.parts),
     lostAt: rig.parts
       .filter((p) => !isFront(p) && carriesLess(p, rig.lens.electronics))
       .map(fullName),
   };
 }
+
+export interface FitProblem {
+  /** The headline, in two or three words. */
+  words: string;
+  sentence: string;
+}
+
+/** What stands before all coverage: mounts that do not join, glass that strikes, infinity lost; null for none. */
+export function fitProblem({ joints, strike, register }: FitReport): FitProblem | null {
+  const [joint] = joints;
+  if (joint) return { words: 'Does not join', sentence: joint.sentence };
+  if (strike?.state === 'strikes' && strike.clearMm !== null)
+    return {
+      words: 'Glass strikes',
+      sentence: `Rear glass stands ${mm(strike.standsMm)} deep; ${strike.against} leaves ${mm(strike.clearMm)}.`,
+    };
+  if (register.errorMm !== null && register.errorMm > REGISTER_TOLERANCE_MM)
+    return {
+      words: 'No infinity',
+      sentence: `The adapters hold the lens ${mm(register.errorMm, 2)} too far out: in focus to ${metres(register.farthestFocusM)} only.`,
+    };
+  return null;
+}
+
+/** Whether glass that was never measured goes where something could be struck: behind any adapter. */
+export const isStrikeUnknown = ({ parts }: Pick<Rig, 'parts'>, { strike }: FitReport): boolean =>
+  strike === null ? parts.some((p) => !isFront(p)) : strike.state === 'not known';

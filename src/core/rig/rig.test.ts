@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plainRig } from '../../../tests/support/plainRig';
+import { partOf, plainRig } from '../../../tests/support/plainRig';
 import { EMPTY_WORKSPACE } from '../kit/records/workspace';
 import type { RigRecord, RigSettings } from '../kit/records/rigRecord';
 import { fitSettings, isMissing, resolveRig, turned } from './rig';
@@ -7,8 +7,7 @@ import { fitSettings, isMissing, resolveRig, turned } from './rig';
 const rig = plainRig({
   lens: { focalMinMm: 20, focalMaxMm: 80, openFNumberWide: 2, openFNumberLong: 4 },
 });
-const fitted = (change: Partial<RigSettings>) =>
-  fitSettings({ ...rig.settings, ...change }, rig.lens, rig.mode);
+const fitted = (change: Partial<RigSettings>) => fitSettings({ ...rig.settings, ...change }, rig);
 
 describe('settings', () => {
   it('are held within the zoom, the apertures there, the closest focus', () => {
@@ -24,9 +23,7 @@ describe('settings', () => {
 
   it('a prime has one focal length', () => {
     const prime = plainRig();
-    expect(fitSettings({ ...prime.settings, focalMm: 35 }, prime.lens, prime.mode).focalMm).toBe(
-      50,
-    );
+    expect(fitSettings({ ...prime.settings, focalMm: 35 }, prime).focalMm).toBe(50);
   });
 
   it('crops and digital zooms the mode has not got are off', () => {
@@ -38,15 +35,28 @@ describe('settings', () => {
 
   it('that fit are the very same', () => {
     const within = { ...rig.settings, fNumber: 8 };
-    expect(fitSettings(within, rig.lens, rig.mode)).toBe(within);
+    expect(fitSettings(within, rig)).toBe(within);
     expect(turned(rig, { fNumber: 8, aspect: 2 }).settings).toEqual({ ...within, aspect: 2 });
+  });
+
+  it('an aperture that nothing works stays open: contacts lost and no ring of its own', () => {
+    const mute = partOf('plain adapter', {
+      electronics: { focus: false, aperture: false, metadata: false, stabiliser: false },
+    });
+    const at8 = (apertureRing: 'own ring' | 'none' | 'unknown', parts = [mute]) =>
+      turned(plainRig({ lens: { apertureRing }, parts }), { fNumber: 8 }).settings.fNumber;
+    expect(at8('none')).toBe(2);
+    expect(at8('own ring')).toBe(8);
+    // Nobody told: the ring stays free, and the readings say it is not known.
+    expect(at8('unknown')).toBe(8);
+    expect(at8('none', [partOf('plain adapter')])).toBe(8);
   });
 
   it('a lens whose smallest aperture is wider than its widest there keeps the widest', () => {
     const odd = { ...rig.lens, closedFNumber: 3 };
-    expect(fitSettings({ ...rig.settings, focalMm: 80, fNumber: 3 }, odd, rig.mode).fNumber).toBe(
-      4,
-    );
+    expect(
+      fitSettings({ ...rig.settings, focalMm: 80, fNumber: 3 }, { ...rig, lens: odd }).fNumber,
+    ).toBe(4);
   });
 });
 

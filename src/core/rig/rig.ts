@@ -6,6 +6,7 @@ import type { Mount } from '../kit/records/mount';
 import type { Part } from '../kit/records/part';
 import { mergedSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
+import { apertureControl } from './train';
 
 export interface Rig {
   name: string;
@@ -51,7 +52,7 @@ export function resolveRig(workspace: Workspace, record: RigRecord): Rig | Missi
     mode,
     lens,
     parts,
-    settings: fitSettings(record.settings, lens, mode),
+    settings: fitSettings(record.settings, { lens, mode, parts }),
     judgement: workspace.judgement,
     mounts: mountsById(workspace.mounts),
   };
@@ -59,13 +60,20 @@ export function resolveRig(workspace: Workspace, record: RigRecord): Rig | Missi
 
 const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 
-/** Settings held within what lens and mode can do: no ring turns farther than it goes. */
-export function fitSettings(settings: RigSettings, lens: Lens, mode: Mode): RigSettings {
+/**
+ * Settings held within what lens, mode and parts can do: no ring turns farther than it goes, and an aperture
+ * that nothing works stands open, as most do (common practice, no source).
+ */
+export function fitSettings(
+  settings: RigSettings,
+  { lens, mode, parts }: Pick<Rig, 'lens' | 'mode' | 'parts'>,
+): RigSettings {
   const focalMm = isZoom(lens)
     ? clamp(settings.focalMm, lens.focalMinMm, lens.focalMaxMm)
     : lens.focalMinMm;
   const open = openFNumberAt(lens, focalMm);
-  const fNumber = clamp(settings.fNumber, open, Math.max(open, lens.closedFNumber));
+  const isLost = apertureControl(lens, parts) === 'nothing';
+  const fNumber = isLost ? open : clamp(settings.fNumber, open, Math.max(open, lens.closedFNumber));
   const focusM = settings.focusM === null ? null : Math.max(settings.focusM, lens.closestFocusM);
   const cropId = mode.crops.some((c) => c.id === settings.cropId) ? settings.cropId : null;
   const digitalZoom = mode.digitalZooms.includes(settings.digitalZoom) ? settings.digitalZoom : 1;
@@ -87,7 +95,7 @@ export const turned = (rig: Rig, change: Partial<RigSettings>): Rig => ({
   mode: rig.mode,
   lens: rig.lens,
   parts: rig.parts,
-  settings: fitSettings(mergedSettings(rig.settings, change), rig.lens, rig.mode),
+  settings: fitSettings(mergedSettings(rig.settings, change), rig),
   judgement: rig.judgement,
   mounts: rig.mounts,
 });

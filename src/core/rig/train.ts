@@ -1,7 +1,7 @@
 /** The train of parts behind the lens: what it does to focal length, light and halo. */
 import type { Mount } from '../kit/records/mount';
 import { isFront, magnifies, type Part } from '../kit/records/part';
-import { transmissionOf, type Lens } from '../kit/records/lens';
+import { isTold, transmissionOf, type Lens } from '../kit/records/lens';
 import type { Halo, Rim } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
 import {
@@ -197,4 +197,17 @@ export function haloBehind(
     if (own) rims = [...rims, own];
   }
   return { rims, exitPupilMm, coneTangent, centre: { xMm, yMm } };
+}
+
+/** What works the aperture: the body, a ring of its own, nothing, or nobody told. */
+export type ApertureControl = 'body' | 'own ring' | 'nothing' | 'not known';
+
+/** An aperture without a ring of its own is lost with the contacts that work it. */
+export function apertureControl(lens: Lens, parts: readonly Part[]): ApertureControl {
+  if (lens.apertureRing === 'own ring') return 'own ring';
+  if (!isTold(lens, 'electronics')) return 'not known';
+  // A lens without contacts is worked by hand.
+  if (!lens.electronics.aperture) return 'own ring';
+  if (parts.every((p) => isFront(p) || p.electronics.aperture)) return 'body';
+  return lens.apertureRing === 'none' ? 'nothing' : 'not known';
 }

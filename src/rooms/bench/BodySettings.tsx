@@ -88,6 +88,20 @@ export function BodySettings({ actions, record, mode, body }: BodySettingsProps)
           if (aspect) actions.settle('Change the delivered aspect', { aspect: aspect.aspect });
         }}
       />
+      <Choice
+        label="Held"
+        groups={[
+          {
+            title: 'How it is held',
+            options: [
+              { id: 'low', label: 'by hand or on a stand' },
+              { id: 'overhead', label: 'overhead or on a vehicle' },
+            ],
+          },
+        ]}
+        chosen={settings.overhead ? 'overhead' : 'low'}
+        onChoose={(id) => actions.settle('Say how it is held', { overhead: id === 'overhead' })}
+      />
     </Settings>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 import { memo, useCallback, useState } from 'react';
+import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
 import { SCHOOLS, type Judgement, type School } from '@/core/kit/records/judgement';
 import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
@@ -94,7 +95,7 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 type Ask = (reading: Reading, pressed: HTMLElement) => void;
 
 function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
-  const { verdict } = report;
+  const { verdict, fitProblem } = report;
   return (
     <>
       <VerdictButton
@@ -102,12 +103,23 @@ function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
         aria-haspopup="dialog"
         onClick={(event) => ask('verdict', event.currentTarget)}
       >
-        <VerdictMark kind={verdict.kind} size={46} />
+        {fitProblem ? (
+          <Unlink size={46} strokeWidth={1.5} color="var(--clipped)" aria-hidden="true" />
+        ) : (
+          <VerdictMark kind={verdict.kind} size={46} />
+        )}
         <span>
-          <Word style={{ color: VERDICT_INK[verdict.kind] }} data-testid="verdict">
-            {verdict.kind}
+          <Word
+            style={{ color: fitProblem ? 'var(--clipped)' : VERDICT_INK[verdict.kind] }}
+            data-testid="verdict"
+          >
+            {fitProblem ? fitProblem.words : verdict.kind}
           </Word>
-          <Known> {knownWords(report)}</Known>
+          <Known>
+            {' '}
+            {fitProblem && `would be ${verdict.kind}, `}
+            {knownWords(report)}
+          </Known>
         </span>
       </VerdictButton>
       <Sentence>{verdict.sentence}</Sentence>
@@ -166,7 +178,7 @@ const JudgedBy = memo(function JudgedBy({ judgement, onJudge }: JudgedByProps) {
 /** What people ask, in the order they ask it; each figure can be asked why. */
 export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
   // Which groups stand open is settled when a rig comes to the Bench; turning a ring folds nothing.
-  const [startsBad] = useState(report.verdict.kind !== 'Clear');
+  const [startsBad] = useState(report.verdict.kind !== 'Clear' || report.fitProblem !== null);
   const [cover, ...others] = readingGroups(rig, report);
   const [asked, setAsked] = useState<{ reading: Reading; pressed: HTMLElement } | null>(null);
   const ask = useCallback<Ask>((reading, pressed) => setAsked({ reading, pressed }), []);

@@ -32,6 +32,7 @@ export function RigRings({ rig, actions }: { rig: Rig; actions: BenchActions }) 
           read={spec.read}
           range={spec.range}
           ribbon={stretches}
+          held={spec.held}
           onTurn={(value) => actions.turn(spec.change(value))}
           onSettle={(value) => actions.settle(spec.step, spec.change(value))}
         />

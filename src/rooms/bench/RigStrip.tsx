@@ -84,11 +84,15 @@ interface Compared {
 const ROWS: readonly { name: string; cell: (report: Report) => React.ReactNode }[] = [
   {
     name: 'Verdict',
-    cell: ({ verdict }) => (
-      <Worded>
-        <VerdictMark kind={verdict.kind} size={18} /> {verdict.kind}, risk {riskWords(verdict.risk)}
-      </Worded>
-    ),
+    cell: ({ verdict, fitProblem }) =>
+      fitProblem ? (
+        fitProblem.words
+      ) : (
+        <Worded>
+          <VerdictMark kind={verdict.kind} size={18} /> {verdict.kind}, risk{' '}
+          {riskWords(verdict.risk)}
+        </Worded>
+      ),
   },
   {
     name: 'Darkest corner',

@@ -288,11 +288,24 @@ function fitRows({ fit }: Report): ReadingRow[] {
     },
     {
       name: 'Contacts',
-      figure: carries.length === 0 ? 'carry nothing' : carries.join(', '),
+      figure: contactWords(fit.carriedKnown, carries),
       reading: 'contacts',
     },
+    { name: 'Aperture', figure: APERTURE_WORDS[fit.aperture], reading: 'contacts' },
   ];
 }
+
+const contactWords = (known: boolean, carries: readonly string[]): string => {
+  if (!known) return 'not known';
+  return carries.length === 0 ? 'carry nothing' : carries.join(', ');
+};
+
+const APERTURE_WORDS = {
+  body: 'by the body',
+  'own ring': 'by its own ring',
+  nothing: 'stays open: nothing works it',
+  'not known': 'not known',
+} as const;
 
 /** The figures of some readings, said in the heading of a folded group. */
 const rowSummary = (rows: readonly ReadingRow[], ...readings: Reading[]): string =>

@@ -5,6 +5,7 @@ import { isZoom, openFNumberAt } from '@/core/kit/records/lens';
 import type { RigSettings } from '@/core/kit/records/rigRecord';
 import { ribbon, type Stretch } from '@/core/rig/search/ribbon';
 import { turned, type Rig } from '@/core/rig/rig';
+import { apertureControl } from '@/core/rig/train';
 import { apertureScale, focalScale, focusScale, type BarrelScale } from '@/ui/ring/scale';
 import { short } from '@/core/words/figures';
 
@@ -18,6 +19,8 @@ export interface RingSpec {
   read: (text: string) => number | null;
   range: string;
   change: (value: number) => Partial<RigSettings>;
+  /** Why nothing turns it; null where it turns. */
+  held: string | null;
 }
 
 /** f-number as engraved where it stands on a mark, else to two places. */
@@ -63,8 +66,10 @@ function remembered(key: string, make: () => BarrelScale): BarrelScale {
   return scale;
 }
 
+const NOTHING_WORKS = 'stays open: no contacts, no ring of its own';
+
 /** The rings a rig has; a prime has no zoom ring. */
-export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
+export function ringSpecs({ lens, parts, settings }: Rig): RingSpec[] {
   const open = openFNumberAt(lens, settings.focalMm);
   const closed = Math.max(open, lens.closedFNumber);
   const { focalMinMm, focalMaxMm, closestFocusM } = lens;
@@ -77,6 +82,7 @@ export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
     read: (text) => numberIn(text, focalMinMm, focalMaxMm),
     range: `${short(focalMinMm, 1)} to ${short(focalMaxMm, 1)} mm`,
     change: (focalMm) => ({ focalMm }),
+    held: null,
   };
   const aperture: RingSpec = {
     name: 'Aperture',
@@ -87,6 +93,7 @@ export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
     read: (text) => readAperture(text, open, closed),
     range: `${apertureWords(open)} to ${apertureWords(closed)}`,
     change: (fNumber) => ({ fNumber }),
+    held: apertureControl(lens, parts) === 'nothing' ? NOTHING_WORKS : null,
   };
   const focus: RingSpec = {
     name: 'Focus',
@@ -99,6 +106,7 @@ export function ringSpecs({ lens, settings }: Rig): RingSpec[] {
     read: (text) => (isInfinity(text) ? Infinity : numberIn(text, closestFocusM, 100_000)),
     range: `${short(closestFocusM, 2)} m to ∞`,
     change: (v) => ({ focusM: v === Infinity ? null : v }),
+    held: null,
   };
   return isZoom(lens) ? [zoom, aperture, focus] : [aperture, focus];
 }

@@ -48,7 +48,8 @@ function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings):
   const mode = workspace.bodies
     .find((b) => b.id === record.bodyId)
     ?.modes.find((m) => m.id === record.modeId);
-  return lens && mode ? fitSettings(settings, lens, mode) : settings;
+  const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
+  return lens && mode ? fitSettings(settings, { lens, mode, parts }) : settings;
 }
 
 const save = (

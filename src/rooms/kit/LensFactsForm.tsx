@@ -1,7 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { readEngraving, type LensFacts } from '@/core/kit/quickLens';
+import { nonsenseIn, readEngraving } from '@/core/kit/engraving';
+import { fNumberOfTStop, type LensFacts } from '@/core/kit/quickLens';
 import { readQuantity } from '@/core/kit/fields/quantity';
 import { byRegister } from '@/core/kit/ladder';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -12,6 +13,10 @@ import { EntryField } from '@/ui/form/EntryField';
 const Form = styled.div`
   display: grid;
   gap: 6px;
+`;
+
+const Understood = styled.p`
+  margin: 4px 0 0;
 `;
 
 /** What was typed or chosen; null where the engraving, or nothing, says it. */
@@ -49,15 +54,32 @@ const rangeWords = (low: number | null, high: number | null): string =>
 const inRange = (range: Range, least: number, most: number): Range =>
   range !== null && range[0] >= least && range[1] <= most ? range : null;
 
+/** A speed as typed: an f-number or two, or a T-stop. */
+interface Speed {
+  fNumbers: Range;
+  tStop: number | null;
+}
+
+const SPEEDS = [0.5, 128] as const;
+
+function readSpeed(text: string): Speed {
+  const isT = /^\s*t/i.test(text);
+  const figures = inRange(readRange(text.replace(/^\s*(t|f)\s*\/?/i, ''), ''), ...SPEEDS);
+  if (!isT || !figures) return { fNumbers: figures, tStop: null };
+  const [tStop] = figures;
+  return { fNumbers: [fNumberOfTStop(tStop), fNumberOfTStop(figures[1])], tStop };
+}
+
 /** The four facts, as far as they are told. */
 interface FourFacts {
   mountId: string | null;
   focal: Range;
   open: Range;
+  tStop: number | null;
   format: FrameSize | null;
 }
 
-const missingOf = ({ mountId, focal, open, format }: FourFacts): string[] => [
+const missingOf = ({ mountId, focal, open, format }: Omit<FourFacts, 'tStop'>): string[] => [
   ...(mountId ? [] : ['its mount']),
   ...(focal ? [] : ['its focal length']),
   ...(open ? [] : ['its widest aperture']),
@@ -66,19 +88,31 @@ const missingOf = ({ mountId, focal, open, format }: FourFacts): string[] => [
 
 function factsOf(
   { name, maker }: Told,
-  { mountId, focal, open, format }: FourFacts,
+  { mountId, focal, open, tStop, format }: FourFacts,
 ): LensFacts | null {
   if (!mountId || !focal || !open || !format) return null;
   return {
-    name: name.trim() || `${rangeWords(...focal)}/${rangeWords(...open)}`,
+    name:
+      name.trim() ||
+      `${rangeWords(...focal)}${tStop === null ? `/${rangeWords(...open)}` : ` T${tStop}`}`,
     maker: maker.trim(),
     mountId,
     focalMinMm: focal[0],
     focalMaxMm: focal[1],
     openFNumberWide: open[0],
     openFNumberLong: focal[0] === focal[1] ? open[0] : open[1],
+    tStop,
     designFormat: { widthMm: format.widthMm, heightMm: format.heightMm },
   };
+}
+
+/** What was understood of a lens, in one sentence. */
+function understoodWords(facts: LensFacts): string {
+  const focal = rangeWords(facts.focalMinMm, facts.focalMaxMm);
+  const open = rangeWords(facts.openFNumberWide, facts.openFNumberLong);
+  const { widthMm, heightMm } = facts.designFormat;
+  const speed = facts.tStop == null ? `f/${open}` : `T${facts.tStop}, about f/${open}`;
+  return `Understood: ${focal} mm, ${speed}, made for ${widthMm}×${heightMm}.`;
 }
 
 /** The facts that stand on a lens, read off its engraving as far as it says them. */
@@ -86,15 +120,23 @@ export function useLensFacts({ mounts, markings }: Workspace) {
   const [told, setTold] = useState<Told>(NOTHING);
   const engraved = useMemo(() => readEngraving(told.name, markings), [told.name, markings]);
   const focalText = told.focal ?? rangeWords(engraved.focalMinMm, engraved.focalMaxMm);
-  const openText = told.open ?? rangeWords(engraved.openFNumberWide, engraved.openFNumberLong);
+  const openText =
+    told.open ??
+    (engraved.tStop === null
+      ? rangeWords(engraved.openFNumberWide, engraved.openFNumberLong)
+      : `T${engraved.tStop}`);
+  const speed = readSpeed(openText);
   const marked = engraved.designFormat;
   const onlyMount = mounts.length === 1 ? (mounts[0]?.id ?? null) : null;
   const four: FourFacts = {
     mountId: told.mountId ?? onlyMount,
     focal: inRange(readRange(focalText, 'mm'), 1, 5000),
-    open: inRange(readRange(openText, ''), 0.5, 128),
+    open: speed.fNumbers,
+    tStop: speed.tStop,
     format: FORMATS.find((f) => f.id === told.formatId) ?? marked,
   };
+  const all = factsOf(told, four);
+  const nonsense = all && nonsenseIn(all);
   return {
     told,
     tell: (change: Partial<Told>) => setTold({ ...told, ...change }),
@@ -102,8 +144,11 @@ export function useLensFacts({ mounts, markings }: Workspace) {
     openText,
     marked,
     mountId: four.mountId,
-    facts: factsOf(told, four),
+    /** Null where something is missing, or makes no sense. */
+    facts: nonsense ? null : all,
     missing: missingOf(four),
+    nonsense,
+    understood: all && understoodWords(all),
   };
 }
 
@@ -122,7 +167,7 @@ interface LensFactsFormProps {
 
 /** Four facts: the mount, focal length, widest aperture, and the format it was made for. */
 export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
-  const { told, tell, focalText, openText, marked, mountId } = form;
+  const { told, tell, focalText, openText, marked, mountId, nonsense, understood } = form;
   const complain =
     (unit: 'mm' | '', least: number, most: number, words: string) => (text: string) =>
       inRange(readRange(text, unit), least, most) ? null : words;
@@ -169,8 +214,12 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
         label="Widest aperture"
         shown={openText}
         figure
-        placeholder="1.8, or 3.5–4.5"
-        complain={complain('', 0.5, 128, 'An f-number such as 1.8, or two such as 3.5–4.5.')}
+        placeholder="1.8, 3.5–4.5, or T2.1"
+        complain={(text) =>
+          readSpeed(text).fNumbers
+            ? null
+            : 'An f-number such as 1.8, two such as 3.5–4.5, or a T-stop such as T2.1.'
+        }
         onEnter={(open) => tell({ open })}
       />
       <Choice
@@ -180,6 +229,9 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
         chosen={told.formatId ?? (marked ? 'marked' : null)}
         onChoose={(id) => tell({ formatId: id === 'marked' ? null : id })}
       />
+      {understood && (
+        <Understood role={nonsense ? 'alert' : 'status'}>{nonsense ?? understood}</Understood>
+      )}
     </Form>
   );
 }

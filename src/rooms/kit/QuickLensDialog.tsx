@@ -15,7 +15,7 @@ interface QuickLensDialogProps {
 /** A lens by four facts; the rest is what is usual, and marked so until someone tells. */
 export function QuickLensDialog({ workspace, actions, onClose }: QuickLensDialogProps) {
   const form = useLensFacts(workspace);
-  const { facts, missing } = form;
+  const { facts, missing, nonsense } = form;
   return (
     <DialogSheet title="I have a lens" open onClose={onClose}>
       <p>
@@ -36,7 +36,11 @@ export function QuickLensDialog({ workspace, actions, onClose }: QuickLensDialog
             onClose();
           }}
         >
-          {facts ? 'Put it in the cabinet' : `Still to say: ${missing.join(', ')}`}
+          {facts
+            ? 'Put it in the cabinet'
+            : nonsense
+              ? 'No such lens'
+              : `Still to say: ${missing.join(', ')}`}
         </MainButton>
       </DialogActions>
     </DialogSheet>

@@ -27,6 +27,8 @@ export interface RingProps {
   /** The allowed range in words: "18 to 35 mm". */
   range: string;
   ribbon: readonly RibbonStretch[];
+  /** Why nothing turns it; null where it turns. */
+  held: string | null;
   onTurn: (value: number) => void;
   onSettle: (value: number) => void;
 }
@@ -70,6 +72,10 @@ const along = (place: number): string => `${place * 100}%`;
 const RIBBON = { y: 4, height: 8 };
 const BAND = { y: 15, height: 45 };
 const FIGURE_Y = 55;
+
+/** A ring that nothing turns. */
+const HELD = { cursor: 'not-allowed' } as const;
+const HELD_Y = 42;
 
 /** Room a figure needs, px. */
 const FIGURE_PX = 34;
@@ -128,21 +134,30 @@ function ribbonWords(props: RingProps): string {
 
 /** A barrel scale with its verdict ribbon; turned by finger, mouse, keyboard or typing. */
 export function Ring(props: RingProps) {
-  const { name, scale, value, words, read, range, ribbon, onTurn, onSettle } = props;
+  const { name, scale, value, words, read, range, ribbon, held, onTurn, onSettle } = props;
   const [ref, { width }] = useSize<HTMLDivElement>();
-  const barrel = useRing({ scale, value, onTurn, onSettle });
+  const barrel = useRing({ scale, value, onTurn, onSettle, isHeld: held !== null });
   return (
     <Row>
-      <ValueField name={name} shown={words(value)} read={read} range={range} onEnter={onSettle} />
+      <ValueField
+        name={name}
+        shown={words(value)}
+        read={read}
+        range={range}
+        isHeld={held !== null}
+        onEnter={onSettle}
+      />
       <Barrel
         {...barrel}
         ref={ref}
         aria-label={`${name} ring`}
+        aria-disabled={held !== null}
+        style={held === null ? undefined : HELD}
         aria-valuemin={0}
         aria-valuemax={1000}
         aria-valuenow={Math.round(scale.place(value) * 1000)}
         aria-valuetext={words(value)}
-        aria-description={ribbonWords(props)}
+        aria-description={held ?? ribbonWords(props)}
         data-ring={name}
       >
         <svg aria-hidden="true">
@@ -155,7 +170,13 @@ export function Ring(props: RingProps) {
             rx="3"
             fill="var(--raised)"
           />
-          <Marks scale={scale} width={width} />
+          {held === null ? (
+            <Marks scale={scale} width={width} />
+          ) : (
+            <text x="50%" y={HELD_Y}>
+              {held}
+            </text>
+          )}
           <Pointer place={scale.place(value)} />
         </svg>
       </Barrel>

@@ -9,6 +9,8 @@ interface ValueFieldProps {
   read: (text: string) => number | null;
   /** The allowed range in words. */
   range: string;
+  /** Whether it only shows its value. */
+  isHeld?: boolean;
   onEnter: (value: number) => void;
 }
 
@@ -61,7 +63,7 @@ const Complaint = styled.p`
 `;
 
 /** The figure of a ring, for those who would rather type it. Enter takes it, Escape leaves it. */
-export function ValueField({ name, shown, read, range, onEnter }: ValueFieldProps) {
+export function ValueField({ name, shown, read, range, isHeld = false, onEnter }: ValueFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [complaint, setComplaint] = useState('');
@@ -91,6 +93,7 @@ export function ValueField({ name, shown, read, range, onEnter }: ValueFieldProp
       <input
         id={id}
         value={typed ?? shown}
+        readOnly={isHeld}
         autoComplete="off"
         spellCheck={false}
         aria-invalid={complaint !== ''}

@@ -13,10 +13,12 @@ export interface RingBehaviour {
   onTurn: (value: number) => void;
   /** When it is let go, or stepped by keyboard. */
   onSettle: (value: number) => void;
+  /** Whether nothing turns it. */
+  isHeld: boolean;
 }
 
 /** Turning a ring by pointer and keyboard: props for its barrel. */
-export function useRing({ scale, value, onTurn, onSettle }: RingBehaviour) {
+export function useRing({ scale, value, onTurn, onSettle, isHeld }: RingBehaviour) {
   const turning = useRef<number | null>(null);
 
   const valueAt = (event: PointerEvent): number => {
@@ -68,7 +70,7 @@ export function useRing({ scale, value, onTurn, onSettle }: RingBehaviour) {
     role: 'slider' as const,
     tabIndex: 0,
     onPointerDown: (event: PointerEvent) => {
-      if (event.button !== 0) return;
+      if (event.button !== 0 || isHeld) return;
       event.currentTarget.setPointerCapture(event.pointerId);
       turn(valueAt(event));
     },
@@ -78,7 +80,7 @@ export function useRing({ scale, value, onTurn, onSettle }: RingBehaviour) {
     onPointerUp: settle,
     onPointerCancel: settle,
     onKeyDown: (event: KeyboardEvent) => {
-      const next = event.metaKey || event.ctrlKey || event.altKey ? null : stepFor(event);
+      const next = isHeld || event.metaKey || event.ctrlKey || event.altKey ? null : stepFor(event);
       if (next === null) return;
       event.preventDefault();
       if (next !== value) onSettle(next);

@@ -154,6 +154,7 @@ const LENSES: readonly FieldGroup[] = [
     title: 'Body of the lens',
     fields: [
       lens.number('rearProtrusionMm', 'Rear glass behind the flange', 'mm'),
+      lens.choice('apertureRing', 'Aperture ring'),
       lens.number('lengthMm', 'Length', 'mm'),
       ...money(lens),
       lens.flag('radioactive', 'Mildly radioactive glass'),

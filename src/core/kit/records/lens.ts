@@ -62,6 +62,8 @@ export const lensSchema = record('lens', {
   /** Radius within which its owner accepts the sharpness, mm; null where not judged. */
   definitionRadiusMm: unknownOr(number(0.5, 400)),
   electronics: electronicsSchema,
+  /** Whether the aperture has a ring of its own, for when no contacts work it. */
+  apertureRing: oneOf(['own ring', 'none', 'unknown'], { default: 'unknown' }),
   /** How far rear glass or baffles stand behind the flange, mm; null where not measured. */
   rearProtrusionMm: unknownOr(number(0, 200)),
   /** Length in front of the flange, mm; null where unknown. */
@@ -106,6 +108,10 @@ export const lensOf = (told: LensTold): Lens => completed(lensSchema, told);
 export const stillEstimated = (lens: Lens, path: string): string[] =>
   lens.estimated.filter((name) => name !== path && !path.startsWith(`${name}.`));
 
+/** Whether a fact of a lens was told, and not only taken as usual. */
+export const isTold = (lens: Pick<Lens, 'estimated'>, field: keyof Lens): boolean =>
+  !lens.estimated.includes(field);
+
 export const isZoom = (lens: Pick<Lens, 'focalMinMm' | 'focalMaxMm'>): boolean =>
   lens.focalMaxMm > lens.focalMinMm;
 
@@ -147,6 +153,7 @@ export const lensExample: Lens = {
   designFormat: { widthMm: 23.5, heightMm: 15.6 },
   definitionRadiusMm: 14,
   electronics: { focus: true, aperture: true, metadata: true, stabiliser: false },
+  apertureRing: 'none',
   rearProtrusionMm: 4.1,
   lengthMm: 121,
   massG: 810,

@@ -15,6 +15,7 @@ export const restingSettings = (focalMm: number, fNumber: number): RigSettings =
   shiftXMm: 0,
   shiftYMm: 0,
   helicoidMm: 0,
+  overhead: false,
 });
 
 /**
@@ -33,6 +34,7 @@ export const mergedSettings = (s: RigSettings, change: Partial<RigSettings>): Ri
   shiftXMm: change.shiftXMm ?? s.shiftXMm,
   shiftYMm: change.shiftYMm ?? s.shiftYMm,
   helicoidMm: change.helicoidMm ?? s.helicoidMm,
+  overhead: change.overhead ?? s.overhead,
 });
 
 /** Everything on a rig that can be turned. */
@@ -58,6 +60,8 @@ export const settingsSchema = record('settings', {
   shiftYMm: number(-40, 40, { default: 0 }),
   /** How far a helicoid in the train is run out, mm. */
   helicoidMm: number(0, 200, { default: 0 }),
+  /** Whether it hangs overhead or rides on a vehicle. */
+  overhead: flag(false),
 });
 export type RigSettings = Static<typeof settingsSchema>;
 
@@ -93,6 +97,7 @@ export const rigRecordExample: RigRecord = {
     shiftXMm: 0,
     shiftYMm: 0,
     helicoidMm: 0,
+    overhead: false,
   },
   note: '',
 };

@@ -239,7 +239,13 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula: 'the weakest link of lens and parts, for each of four things',
     inputs: (['focus', 'aperture', 'metadata', 'stabiliser'] as const).map((k) => [
       k,
-      fit.carried[k] ? 'carried' : rig.lens.electronics[k] ? 'lost on the way' : 'not in the lens',
+      !fit.carriedKnown
+        ? 'not known'
+        : fit.carried[k]
+          ? 'carried'
+          : rig.lens.electronics[k]
+            ? 'lost on the way'
+            : 'not in the lens',
     ]),
     evidence:
       fit.lostAt.length > 0

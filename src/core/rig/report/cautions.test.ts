@@ -36,24 +36,36 @@ describe('cautions', () => {
     expect(cautions({ focalMaxMm: 400 })[0]?.why).toBe('400 mm gathers the sun into a hot point.');
   });
 
-  it('a lens is heavy from 1.2 kg on, and a rig from 2.5 kg on, parts counted in', () => {
+  it('a lens is heavy from 1.2 kg on, parts counted in', () => {
     const heavy = (massG: number, partG: number | null) =>
       ids({ massG }, [dead('plain adapter', { massG: partG })]);
     expect(heavy(1199, null)).not.toContain('support');
     expect(heavy(1200, null)).toContain('support');
     expect(heavy(1000, 200)).toContain('support');
-    expect(heavy(2299, 200)).not.toContain('overhead');
-    expect(heavy(2300, 200)).toContain('overhead');
+    expect(heavy(5000, 200)).not.toContain('overhead');
     const said = cautions({ massG: 1250 }).find((c) => c.id === 'support');
     expect(said).toMatchObject({ at: 'lens', why: 'Lens and parts weigh 1.3 kg.' });
   });
 
-  it('unknown rear glass is minded in front of glass, and where its room is not known', () => {
+  it('a rig that hangs overhead or rides on a vehicle is minded, however light', () => {
+    const rig = plainRig({ settings: { overhead: true } });
+    const found = cautionsFor(rig, fitOf(rig, 2)).find((c) => c.id === 'overhead');
+    expect(found).toMatchObject({ at: 'body' });
+  });
+
+  it('tolerances are minded where adapters stand in a row or miss the registers, not at every adapter', () => {
+    const plain = dead('plain adapter');
+    expect(ids({}, [plain])).not.toContain('tolerance');
+    expect(ids({}, [{ ...plain, thicknessMm: 26.05 }])).not.toContain('tolerance');
+    expect(ids({}, [{ ...plain, thicknessMm: 26.2 }])).toContain('tolerance');
+    expect(ids({}, [plain, { ...plain, thicknessMm: 0 }])).toContain('tolerance');
+  });
+
+  it('unknown rear glass is minded behind any adapter, and where its room is not known', () => {
     const glass = dead('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 5 });
     expect(ids({ rearProtrusionMm: null }, [glass])).toContain('strike unknown');
-    expect(ids({ rearProtrusionMm: null }, [dead('plain adapter')])).not.toContain(
-      'strike unknown',
-    );
+    expect(ids({ rearProtrusionMm: null }, [dead('plain adapter')])).toContain('strike unknown');
+    expect(ids({ rearProtrusionMm: null }, [])).not.toContain('strike unknown');
     const silent = cautions({ rearProtrusionMm: 2 }, [{ ...glass, clearDepthMm: null }]);
     expect(silent.find((c) => c.id === 'strike unknown')?.at).toBe(0);
   });
@@ -73,7 +85,7 @@ describe('cautions', () => {
     ];
     const found = cautions({ rearProtrusionMm: 16 }, parts);
     expect(found.find((c) => c.id === 'sun')?.at).toBe(1);
-    expect(found.find((c) => c.id === 'tolerance')?.at).toBe(0);
+    expect(found.find((c) => c.id === 'tolerance')?.at).toBe(1);
   });
 
   it('old glass that is marked so is minded', () => {
@@ -82,9 +94,13 @@ describe('cautions', () => {
 
   it('come most urgent first, every one with its rank', () => {
     const reducer = partOf('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 1 });
-    const all = ids({ radioactive: true, massG: 3000, focalMaxMm: 600, rearProtrusionMm: 9 }, [
-      reducer,
-    ]);
+    const tube = dead('extension tube', { rearMountId: 'slr', thicknessMm: 1 });
+    const rig = plainRig({
+      lens: { radioactive: true, massG: 3000, focalMaxMm: 600, rearProtrusionMm: 9 },
+      parts: [tube, reducer],
+      settings: { overhead: true },
+    });
+    const all = cautionsFor(rig, fitOf(rig, 2)).map((c) => c.id);
     expect(all).toEqual([
       'strike',
       'sun',

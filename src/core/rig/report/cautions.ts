@@ -1,7 +1,7 @@
 /** Cautions as data: which one holds for which rig, and why. Shown where the act happens. */
 import { fullName } from '../../kit/records/body';
-import { magnifies, type Part } from '../../kit/records/part';
-import type { FitReport } from '../mechanicalFit';
+import { isFront, magnifies, type Part } from '../../kit/records/part';
+import { isStrikeUnknown, type FitReport } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import { fixed, mm } from '../../words/figures';
 
@@ -43,8 +43,10 @@ interface Rule {
 const BURNING_FOCAL_MM = 200;
 /** From this mass on a lens hangs from a foot or a support, g. */
 const HEAVY_LENS_G = 1200;
-/** A rig of this mass is heavy enough to hurt when it falls, g. */
-const HEAVY_RIG_G = 2500;
+/** From so many parts in a row on their tolerances matter; common practice, no source. */
+const MANY_ADAPTERS = 2;
+/** Adapters that miss the registers by more were made to other tolerances, mm; common practice, no source. */
+const LOOSE_MM = 0.1;
 
 const rigMass = (rig: Rig): number =>
   (rig.lens.massG ?? 0) + rig.parts.reduce((sum, p) => sum + (p.massG ?? 0), 0);
@@ -79,13 +81,14 @@ const RULES: readonly Rule[] = [
   {
     id: 'strike unknown',
     words: 'How deep the rear glass stands is not known: measure the protrusion before mounting.',
-    holds: ({ lens, parts }, { strike }) => {
+    holds: ({ lens, parts }, fit) => {
+      const { strike } = fit;
       if (strike?.state === 'not known')
         return {
           at: strike.partIndex ?? 'body',
           why: `${strike.against} does not say how much room it leaves.`,
         };
-      return strike === null && parts.some(magnifies)
+      return isStrikeUnknown({ parts }, fit)
         ? atLens(`${fullName(lens)} was never measured behind its flange.`)
         : null;
     },
@@ -125,8 +128,8 @@ const RULES: readonly Rule[] = [
     words:
       'Anything rigged overhead or on a vehicle needs secondary safety and a qualified rigger, as local rules say.',
     holds: (rig) =>
-      rigMass(rig) >= HEAVY_RIG_G
-        ? { at: 'body', why: 'A rig this heavy hurts when it falls.' }
+      rig.settings.overhead
+        ? { at: 'body', why: 'This rig is set to hang overhead or ride on a vehicle.' }
         : null,
   },
   {
@@ -142,12 +145,17 @@ const RULES: readonly Rule[] = [
   {
     id: 'tolerance',
     words: 'Caps and adapters made to other tolerances can jam: do not force.',
-    holds: (rig) =>
-      atPart(
-        rig,
-        () => true,
-        () => 'Something stands between lens and body.',
-      ),
+    holds: (rig, { register }) => {
+      const between = rig.parts.flatMap((p, at) => (isFront(p) ? [] : [at]));
+      const last = between.at(-1);
+      if (last === undefined) return null;
+      if (between.length >= MANY_ADAPTERS)
+        return { at: last, why: `${between.length} parts in a row: their tolerances add up.` };
+      const error = register.errorMm ?? 0;
+      return Math.abs(error) > LOOSE_MM
+        ? { at: last, why: `The adapters miss the registers by ${mm(Math.abs(error), 2)}.` }
+        : null;
+    },
   },
 ];
 

@@ -104,13 +104,13 @@ describe('resolving a rig', () => {
       digitalZoom: 7,
       cropId: 'x',
     };
-    expect(fitSettings(wild, lens, mode)).toMatchObject({
+    expect(fitSettings(wild, { lens, mode, parts: [] })).toMatchObject({
       focalMm: 35,
       fNumber: 1.8,
       focusM: 0.28,
       digitalZoom: 1,
       cropId: null,
     });
-    expect(fitSettings(settings, lens, mode)).toBe(settings);
+    expect(fitSettings(settings, { lens, mode, parts: [] })).toBe(settings);
   });
 });

@@ -25,13 +25,13 @@ import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
 import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
 import { cautionsFor, type Caution } from './cautions';
-import { fitOf, type FitReport } from '../mechanicalFit';
+import { fitOf, fitProblem, type FitProblem, type FitReport } from '../mechanicalFit';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { pictureReport, type PictureReport } from './picture';
 import { riskOf } from './risk';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
-import { verdictSentence } from './sentence';
+import { ifJoined, verdictSentence } from './sentence';
 import {
   extensionMm,
   frontFactor,
@@ -88,8 +88,10 @@ export interface Report {
   halo: HaloReport;
   frame: { readOut: FrameSize; delivered: DeliveredFrame; travel: Travel };
   optics: OpticsReport;
-  /** Whether it goes together; where mounts do not join, the figures hold only if they were made to. */
+  /** Whether it goes together. */
   fit: FitReport;
+  /** What stands before all coverage; null where it goes together. The verdict then holds only if it did. */
+  fitProblem: FitProblem | null;
   /** Movement of the halo against the frame. */
   wander: {
     /** Null where a corner goes wholly black and back. */
@@ -229,6 +231,8 @@ export function evaluate(rig: Rig): Report {
     delivered,
     travel,
   };
+  const problem = fitProblem(fit);
+  const covers = verdictSentence(verdict, covered, frame, limit);
   return {
     name: rig.name,
     verdict: {
@@ -237,7 +241,7 @@ export function evaluate(rig: Rig): Report {
       worstCornerTransmission: verdict.worstCornerTransmission,
       school: rig.judgement.school,
       limitStops: limit,
-      sentence: verdictSentence(verdict, covered, frame, limit),
+      sentence: problem ? ifJoined(problem, covers) : covers,
       risk: riskOf(halo, delivered, travel, limit, evidence),
     },
     coverage: {
@@ -258,6 +262,7 @@ export function evaluate(rig: Rig): Report {
     frame,
     optics,
     fit,
+    fitProblem: problem,
     wander: {
       flickerStops: flickerStops(halo, delivered, travel),
       shiftBudget: shiftBudget(delivered, halo.centre, covered.radiiMm.half, travel),

@@ -1,7 +1,7 @@
 /** What to set on the body and what it still does: stabiliser entry, holding still, autofocus. */
 import { fullName } from '../../kit/records/body';
 import type { Electronics } from '../../kit/records/common';
-import { isZoom, openFNumberAt } from '../../kit/records/lens';
+import { isTold, isZoom, openFNumberAt } from '../../kit/records/lens';
 import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
 import type { Rig } from '../rig';
 import { fNumberBehind, type TrainLight } from '../train';
@@ -35,7 +35,7 @@ export function steadyReport(
   const { settings, body, lens } = rig;
   const toldByLens = carried.metadata;
   const stops = settings.stabiliser ? (body.stabiliserStops ?? 0) : 0;
-  const zooms = isZoom(lens) && !toldByLens && settings.stabiliser;
+  const zooms = isZoom(lens) && isTold(lens, 'electronics') && !toldByLens && settings.stabiliser;
   return {
     enterFocalMm: light.focalMm,
     menuFocalMm: nearestMenuFocalMm(light.focalMm, body.stabiliserFocalsMm),
@@ -79,6 +79,8 @@ export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport
     points: number | null,
     sentence: string,
   ): AutofocusReport => ({ state, openFNumber, limitFNumber: limit, points, sentence });
+  if (!isTold(lens, 'electronics'))
+    return said('not known', null, `Whether ${fullName(lens)} has a focus drive is not known.`);
   if (!carried.focus) {
     const why = lens.electronics.focus
       ? 'a part between carries no focus drive'

@@ -1,6 +1,7 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
 import type { Coverage, Verdict } from '../../frame/coverage';
 import type { Travel } from '../../frame/geometry';
+import type { FitProblem } from '../mechanicalFit';
 import { isBlack } from '../../words/corners';
 import { mm, stopsWords } from '../../words/figures';
 
@@ -48,3 +49,7 @@ export function verdictSentence(
       return `Covered: the darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}.`;
   }
 }
+
+/** Fit comes before coverage: what is wrong with it, then what the coverage would be. */
+export const ifJoined = ({ sentence }: FitProblem, covers: string): string =>
+  `${sentence} If it went together: ${covers.charAt(0).toLowerCase()}${covers.slice(1)}`;

@@ -2,7 +2,7 @@
 import type { Body } from '../../kit/records/body';
 import type { Lens } from '../../kit/records/lens';
 import { isFront, type Part } from '../../kit/records/part';
-import { fitOf, type FitReport } from '../mechanicalFit';
+import { fitOf, isStrikeUnknown, type FitReport } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import { metres, mm } from '../../words/figures';
 
@@ -39,8 +39,12 @@ function jointReasons(rig: Rig, fit: FitReport, before: number | null, after: nu
   });
 }
 
-function catches(rig: Rig, { strike, register, carried }: FitReport): string[] {
+function catches(rig: Rig, fit: FitReport): string[] {
+  const { strike, register, carried } = fit;
   const reasons: string[] = [];
+  if (isStrikeUnknown(rig, fit))
+    reasons.push('its rear glass was never measured: measure before mounting');
+  if (fit.aperture === 'nothing') reasons.push('nothing works its aperture: it stays open');
   if (strike?.state === 'close') reasons.push('rear glass comes within a millimetre');
   if (register.reachesInfinity === false && register.farthestFocusM !== null)
     reasons.push(`in focus to ${metres(register.farthestFocusM)} only, never at infinity`);

@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = 'bc44bc4659079ef0';
+export const SHAPE = '90bccb2edc499776';
