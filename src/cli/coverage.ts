@@ -1,7 +1,7 @@
 /** halo coverage: a halo given by its rims over a frame. */
 import { limitStops, DEFAULT_JUDGEMENT } from '@/core/kit/records/judgement';
 import { circleCoverage, coverage, judge } from '@/core/frame/coverage';
-import type { Travel } from '@/core/frame/geometry';
+import { NO_TRAVEL, scaleUp, type Travel } from '@/core/frame/geometry';
 import type { Halo, Rim } from '@/core/halo/rims';
 import {
   badInput,
@@ -85,7 +85,7 @@ export const coverageCommand: Command = {
     const verdict = judge(halo, frame, travel, limitStops(DEFAULT_JUDGEMENT));
     const covered = coverage(halo, frame, travel);
     const edgeRadius = Math.min(...rims.map((r) => r.edgeRadiusMm));
-    const circle = circleCoverage(frame, halo.centre, edgeRadius, travel, cleanAspect);
+    const circle = circleCoverage(frame, halo.centre, edgeRadius, NO_TRAVEL, cleanAspect);
     const { clear, half, black } = covered.marginMm;
     const json = {
       cornerStops: covered.cornerStops,
@@ -93,7 +93,7 @@ export const coverageCommand: Command = {
       areaShare: circle.areaShare,
       marginMm: { clear, half, black },
       cleanFrame: circle.cleanFrame,
-      scaleUp: circle.scaleUp,
+      scaleUp: scaleUp(frame, halo.centre, edgeRadius, travel),
       verdict: verdict.kind,
     };
     return {
@@ -106,7 +106,7 @@ export const coverageCommand: Command = {
         ['frame inside the edge circle', percent(circle.areaShare)],
         ['largest clean frame, centred', sizeMm(circle.cleanFrame.concentric, 2)],
         ['largest clean frame, anywhere', sizeMm(circle.cleanFrame.free, 2)],
-        ['scale-up needed', circle.scaleUp === null ? 'none is enough' : times(circle.scaleUp, 3)],
+        ['scale-up needed', json.scaleUp === null ? 'none is enough' : times(json.scaleUp, 3)],
       ],
     };
   },

@@ -88,14 +88,14 @@ export interface CleanFrames {
 }
 
 export interface CircleCoverage {
-  /** Share of the frame inside the circle, 0..1. */
+  /** Share of the frame that stays inside the circle over the travel, 0..1. */
   areaShare: number;
   cleanFrame: CleanFrames;
   /** Least scale-up that clears the circle over the travel; null where none does. */
   scaleUp: number | null;
 }
 
-/** What a circle of `radiusMm` does for a frame. `aspect` is that of the clean frame wanted. */
+/** What a circle of `radiusMm` does for a frame over its travel. `aspect` is that of the clean frame wanted. */
 export function circleCoverage(
   frame: FrameSize,
   centre: Halo['centre'],
@@ -104,10 +104,10 @@ export function circleCoverage(
   aspect = frame.widthMm / frame.heightMm,
 ): CircleCoverage {
   return {
-    areaShare: areaShare(frame, centre, radiusMm),
+    areaShare: areaShare(frame, centre, radiusMm, travel),
     cleanFrame: {
-      concentric: concentricCleanFrame(frame, centre, radiusMm, aspect),
-      free: freeCleanFrame(frame, centre, radiusMm, aspect),
+      concentric: concentricCleanFrame(frame, centre, radiusMm, aspect, travel),
+      free: freeCleanFrame(frame, centre, radiusMm, aspect, travel),
     },
     scaleUp: scaleUp(frame, centre, radiusMm, travel),
   };

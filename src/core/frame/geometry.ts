@@ -62,16 +62,45 @@ function areaBelow(R: number, x1: number, x2: number, y: number): number {
   return arcArea(R, a, Math.min(b, -flat)) + y * middle + arcArea(R, Math.max(a, flat), b);
 }
 
-/** Share of the frame's area inside the circle, 0..1. Closed form. */
-export function areaShare(frame: FrameSize, offset: Offset, radiusMm: number): number {
-  if (radiusMm <= 0) return 0;
-  const x1 = -frame.widthMm / 2 - offset.xMm;
-  const x2 = frame.widthMm / 2 - offset.xMm;
-  const y1 = -frame.heightMm / 2 - offset.yMm;
-  const y2 = frame.heightMm / 2 - offset.yMm;
-  const area =
-    Math.sign(y2) * areaBelow(radiusMm, x1, x2, Math.abs(y2)) -
-    Math.sign(y1) * areaBelow(radiusMm, x1, x2, Math.abs(y1));
+/** Area of the disc of radius R about 0 within x1..x2 and y1..y2. */
+function discInBox(R: number, x1: number, x2: number, y1: number, y2: number): number {
+  return (
+    Math.sign(y2) * areaBelow(R, x1, x2, Math.abs(y2)) -
+    Math.sign(y1) * areaBelow(R, x1, x2, Math.abs(y1))
+  );
+}
+
+/** The circle and how far the frame sways along each axis besides: a disc of travel makes it smaller. */
+function stilled(radiusMm: number, travel: Travel): { reach: number; tx: number; ty: number } {
+  return travel.shape === 'box'
+    ? { reach: radiusMm, tx: travel.xMm, ty: travel.yMm }
+    : { reach: radiusMm - travel.xMm, tx: 0, ty: 0 };
+}
+
+/** The two sides of a span about 0, each carried outward by `by`. */
+const carried = (from: number, to: number, by: number): [number, number][] =>
+  by === 0
+    ? [[from, to]]
+    : [
+        [Math.min(from, 0) - by, Math.min(to, 0) - by],
+        [Math.max(from, 0) + by, Math.max(to, 0) + by],
+      ];
+
+/** Share of the frame's area that stays inside the circle over the travel, 0..1. Closed form. */
+export function areaShare(
+  frame: FrameSize,
+  offset: Offset,
+  radiusMm: number,
+  travel = NO_TRAVEL,
+): number {
+  const { reach, tx, ty } = stilled(radiusMm, travel);
+  if (reach <= 0) return 0;
+  const [a, b] = [frame.widthMm / 2, frame.heightMm / 2];
+  let area = 0;
+  for (const [x1, x2] of carried(-a - offset.xMm, a - offset.xMm, tx)) {
+    for (const [y1, y2] of carried(-b - offset.yMm, b - offset.yMm, ty))
+      area += discInBox(reach, x1, x2, y1, y2);
+  }
   return clamp(area / (frame.widthMm * frame.heightMm), 0, 1);
 }
 
@@ -91,29 +120,39 @@ function halfHeightInCircle(aspect: number, dx: number, dy: number, radiusMm: nu
 const tallestInFrame = (frame: FrameSize, aspect: number): number =>
   Math.min(frame.heightMm, frame.widthMm / aspect) / 2;
 
-/** Largest frame of `aspect` inside circle and frame, concentric with the frame; 0 x 0 where none is. */
+/**
+ * Largest frame of `aspect` that stays inside the circle over the travel, within the frame and concentric
+ * with it; 0 x 0 where none is.
+ */
 export function concentricCleanFrame(
   frame: FrameSize,
   offset: Offset,
   radiusMm: number,
   aspect: number,
+  travel = NO_TRAVEL,
 ): FrameSize {
-  const h = halfHeightInCircle(aspect, Math.abs(offset.xMm), Math.abs(offset.yMm), radiusMm);
+  const { reach, tx, ty } = stilled(radiusMm, travel);
+  if (reach <= 0) return sized(aspect, 0);
+  const [dx, dy] = [Math.abs(offset.xMm) + tx, Math.abs(offset.yMm) + ty];
+  const h = halfHeightInCircle(aspect, dx, dy, reach);
   return sized(aspect, Math.min(h, tallestInFrame(frame, aspect)));
 }
 
-/** Largest frame of `aspect` inside circle and frame, free to move within the frame. */
+/** The same, free to move within the frame. */
 export function freeCleanFrame(
   frame: FrameSize,
   offset: Offset,
   radiusMm: number,
   aspect: number,
+  travel = NO_TRAVEL,
 ): FrameSize {
+  const { reach, tx, ty } = stilled(radiusMm, travel);
+  if (reach <= 0) return sized(aspect, 0);
   const [dx, dy] = [Math.abs(offset.xMm), Math.abs(offset.yMm)];
   const fits = (h: number) => {
     const ex = Math.max(0, dx - (frame.widthMm / 2 - aspect * h));
     const ey = Math.max(0, dy - (frame.heightMm / 2 - h));
-    return (aspect * h + ex) ** 2 + (h + ey) ** 2 <= radiusMm * radiusMm;
+    return (aspect * h + ex + tx) ** 2 + (h + ey + ty) ** 2 <= reach * reach;
   };
   const tallest = tallestInFrame(frame, aspect);
   if (fits(tallest)) return sized(aspect, tallest);
@@ -132,11 +171,9 @@ export function scaleUp(
   travel: Travel,
   most = 20,
 ): number | null {
-  const box = travel.shape === 'box';
-  const dx = Math.abs(offset.xMm) + (box ? travel.xMm : 0);
-  const dy = Math.abs(offset.yMm) + (box ? travel.yMm : 0);
-  const reach = radiusMm - (box ? 0 : travel.xMm);
+  const { reach, tx, ty } = stilled(radiusMm, travel);
   if (reach <= 0) return null;
+  const [dx, dy] = [Math.abs(offset.xMm) + tx, Math.abs(offset.yMm) + ty];
   const aspect = frame.widthMm / frame.heightMm;
   const h = halfHeightInCircle(aspect, dx, dy, reach);
   const p = frame.heightMm / 2 / h;

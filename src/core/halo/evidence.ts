@@ -117,7 +117,7 @@ function marksAbout(marks: readonly Mark[], focalMm: number): Between | null {
   const outside = isShort ? before.logFocal - x : Math.max(0, x - after.logFocal);
   return {
     marks: [before, after],
-    share: span > 0 && !isShort ? (x - before.logFocal) / span : 0,
+    share: span > 0 && !isShort ? Math.min(1, (x - before.logFocal) / span) : 0,
     outside: outside / Math.LN2,
     isShort,
   };

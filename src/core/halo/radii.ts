@@ -38,6 +38,21 @@ export const radiusAtTransmission = (rims: readonly Rim[], transmission: number)
     blackoutRadiusMm(rims),
   );
 
+/**
+ * The radius within which a corner is accepted, mm: the light is down by no more than `limitStops` and the
+ * rims leave an eighth. The one circle that verdict, margin, clean frame, scale-up and ways out go by.
+ */
+export function acceptedRadius(halo: Halo, limitStops: number): number {
+  const end = blackoutRadiusMm(halo.rims);
+  const hard = whereFalling(
+    (r) => transmissionAt(halo.rims, r),
+    HARD_TRANSMISSION,
+    openRadiusMm(halo.rims),
+    end,
+  );
+  return whereFalling((r) => lightAt(halo, r).light, 2 ** -limitStops, 0, hard);
+}
+
 /** All named radii of a halo, mm, each >= 0. Each search starts where the last one ended. */
 export function haloRadii(halo: Halo): HaloRadii {
   const through = (r: number) => transmissionAt(halo.rims, r);

@@ -59,6 +59,10 @@ export const tWords = (value: number, digits = 2): string => `T${fixed(value, di
 /** A factor: "× 1.41". */
 export const times = (value: number, digits = 2): string => `× ${fixed(value, digits)}`;
 
+/** A scale-up as it is dialled in, never less than what is needed: "15.1 %". */
+export const scaleUpWords = (scale: number): string =>
+  `${fixed(Math.ceil((scale - 1) * 1000 - 1e-6) / 10, 1)} %`;
+
 export const megapixels = (value: number): string => `${fixed(value, 1)} MP`;
 
 /** Line pairs a mm; more than whole ones nobody can tell. */

@@ -14,6 +14,7 @@ import {
   metres,
   mm,
   percent,
+  scaleUpWords,
   shutterWords,
   signed,
   sizeMm,
@@ -65,8 +66,8 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
     },
     {
       name: 'Margin',
-      figure: `${signed(coverage.marginMm.half, 1)} mm`,
-      note: `${percent(coverage.areaShare, coverage.areaShare > 0.9995 ? 0 : 1)} inside`,
+      figure: `${signed(coverage.acceptedMarginMm, 1)} mm`,
+      note: `${shareWords(coverage.areaShare)} accepted`,
       reading: 'margin',
     },
     {
@@ -80,8 +81,22 @@ function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
       figure: coverage.scaleUp === null ? 'no use' : scaleWords(coverage.scaleUp),
       reading: 'scaleUp',
     },
+    ...(coverage.definitionMarginMm === null
+      ? []
+      : [
+          {
+            name: 'Definition',
+            figure: `${signed(coverage.definitionMarginMm, 1)} mm`,
+            note: 'to its circle',
+            reading: 'margin' as const,
+          },
+        ]),
   ];
 }
+
+/** A share of the frame; only the whole of it is 100 %. */
+const shareWords = (share: number): string =>
+  share >= 1 ? percent(1, 0) : percent(Math.min(share, 0.999), 1);
 
 /** Megapixels that fall in the clean frame. */
 const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string => {
@@ -89,8 +104,7 @@ const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string =>
   return fixed(delivered.megapixels * share, 1);
 };
 
-const scaleWords = (p: number): string =>
-  p < 1.0005 ? 'not needed' : `${fixed((p - 1) * 100, 1)} %`;
+const scaleWords = (p: number): string => (p === 1 ? 'not needed' : scaleUpWords(p));
 
 function becomeRows({ optics }: Report): ReadingRow[] {
   const { train, equivalents: equal, view } = optics;

@@ -61,6 +61,8 @@ const Rulers = memo(function Rulers({ view }: { view: StageView }) {
   );
 });
 
+const DEFINITION_INK = '#4a3a20';
+
 /** Half-light circle as a fine line, black radius dotted, definition circle dashed, needed halo in dash and dot. */
 function Circles({ report, view }: StageLinesProps) {
   const { pxPerMm } = view;
@@ -89,13 +91,24 @@ function Circles({ report, view }: StageLinesProps) {
         strokeDasharray="12 4 1 4"
       />
       {definitionRadiusMm !== null && (
-        <circle
-          {...circle}
-          r={definitionRadiusMm * pxPerMm}
-          stroke="#4a3a20"
-          strokeWidth="1.2"
-          strokeDasharray="6 5"
-        />
+        <>
+          <circle
+            {...circle}
+            r={definitionRadiusMm * pxPerMm}
+            stroke={DEFINITION_INK}
+            strokeWidth="1.2"
+            strokeDasharray="6 5"
+          />
+          <text
+            x={xPx}
+            y={yPx + definitionRadiusMm * pxPerMm - 5}
+            fill={DEFINITION_INK}
+            fontSize="11"
+            textAnchor="middle"
+          >
+            definition
+          </text>
+        </>
       )}
     </>
   );

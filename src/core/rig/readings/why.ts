@@ -78,6 +78,16 @@ function haloInputs(report: Report): Why['inputs'] {
   ];
 }
 
+/** The circle that verdict, margin, clean frame and scale-up all go by. */
+const acceptedInputs = ({ coverage, frame, verdict }: Report): Why['inputs'] => [
+  [
+    `accepted up to, ${stopsWords(verdict.limitStops, 1)} or a hard edge`,
+    mm(coverage.acceptedRadiusMm, 2),
+  ],
+  ['half-light radius', mm(coverage.radiiMm.half, 2)],
+  ['travel', mm(frame.travel.xMm)],
+];
+
 /** What the risk counts with: how unsure each figure of the halo is. */
 function unsureInputs({ halo }: Report): Why['inputs'] {
   const { edgeSigmaMm, softnessSigma, falloffSigma } = halo.evidence;
@@ -134,12 +144,19 @@ const EXPLAIN: Record<Reading, Explain> = {
     evidence: evidenceSentence(report, today),
   }),
   margin: (_, report, today) => ({
-    title: 'Margin at half light',
-    formula: 'half-light radius − worst corner radius over the travel',
+    title: 'Margin of the corners',
+    formula:
+      'accepted radius − worst corner radius over the travel: not negative where the verdict is Clear',
     inputs: [
-      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
+      ...acceptedInputs(report),
       ['worst corner radius', mm(report.coverage.worstCornerRadiusMm, 2)],
-      ['area inside half light', `${percent(report.coverage.areaShare, 2)} of the frame`],
+      ['accepted over the travel', `${percent(report.coverage.areaShare, 2)} of the frame`],
+      [
+        'definition circle less the worst corner',
+        report.coverage.definitionMarginMm === null
+          ? 'nobody judged it'
+          : mm(report.coverage.definitionMarginMm, 2),
+      ],
     ],
     evidence: evidenceSentence(report, today),
   }),
@@ -245,23 +262,20 @@ const EXPLAIN: Record<Reading, Explain> = {
   }),
   cleanFrame: (_, report, today) => ({
     title: 'Largest clean frame',
-    formula: 'the largest frame of the delivered aspect within the half-light circle and the frame',
+    formula:
+      'the largest frame of the delivered aspect that stays within the accepted circle over the travel, and within the frame',
     inputs: [
       ['about the middle', size(report.coverage.cleanFrame.concentric)],
       ['free to move', size(report.coverage.cleanFrame.free)],
-      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
+      ...acceptedInputs(report),
     ],
     evidence: evidenceSentence(report, today),
   }),
   scaleUp: (_, report, today) => ({
     title: 'Scale-up in post',
     formula:
-      'the least p for which every corner of frame/p stays inside half light over the travel',
-    inputs: [
-      ['half-light radius', mm(report.coverage.radiiMm.half, 2)],
-      ['frame', size(report.frame.delivered)],
-      ['travel', mm(report.frame.travel.xMm)],
-    ],
+      'the least p for which every corner of frame/p stays within the accepted circle over the travel',
+    inputs: [...acceptedInputs(report), ['frame', size(report.frame.delivered)]],
     evidence: evidenceSentence(report, today),
   }),
   ...EXPLAIN_PRACTICE,

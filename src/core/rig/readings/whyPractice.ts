@@ -62,7 +62,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
   }),
   shift: (_, { wander, coverage }) => ({
     title: 'Shift left over',
-    formula: 'how far the frame may shift before a corner passes half light, travel counted in',
+    formula: 'how far the frame may shift before a corner is no longer accepted, travel counted in',
     inputs: [
       ['left, right', `${mm(wander.shiftBudget.leftMm)}, ${mm(wander.shiftBudget.rightMm)}`],
       ['up, down', `${mm(wander.shiftBudget.upMm)}, ${mm(wander.shiftBudget.downMm)}`],

@@ -9,11 +9,12 @@ import {
   type Coverage,
   type Verdict,
 } from '../../frame/coverage';
-import { NO_TRAVEL, type Travel } from '../../frame/geometry';
-import { deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
+import { NO_TRAVEL, scaleUp, type Travel } from '../../frame/geometry';
+import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
 import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
 import { workingMagnification, type Setting } from '../../halo/focus';
 import { predictHalo } from '../../halo/predict';
+import { acceptedRadius } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
 import { openFNumberAt, pupilOf } from '../../kit/records/lens';
@@ -72,8 +73,16 @@ export interface HaloReport {
   evidence: HaloEvidence;
 }
 
-/** Corner readings and margins, and what the half-light circle does for the delivered frame. */
-export type CoverageReport = Coverage & CircleCoverage;
+/** Corner readings and margins, and what the circle of accepted corners does for the delivered frame. */
+export type CoverageReport = Coverage &
+  CircleCoverage & {
+    /** Within it corners are accepted: light down by no more than the school's limit, nothing hard, mm. */
+    acceptedRadiusMm: number;
+    /** That radius less the worst corner's over the travel, mm; not negative where the verdict is Clear. */
+    acceptedMarginMm: number;
+    /** Definition circle less the worst corner radius, mm; null where nobody judged it. */
+    definitionMarginMm: number | null;
+  };
 
 export interface Report {
   name: string;
@@ -96,7 +105,7 @@ export interface Report {
   wander: {
     /** Null where a corner goes wholly black and back. */
     flickerStops: number | null;
-    /** Until a corner passes half light, mm. */
+    /** Until a corner is no longer accepted, mm. */
     shiftBudget: ShiftBudget;
   };
   steady: SteadyReport;
@@ -108,9 +117,22 @@ export interface Report {
   cautions: Caution[];
 }
 
-/** How far the sensor may move as the rig is set. */
-const travelOf = (rig: Rig): Travel =>
-  rig.settings.stabiliser && rig.body.sensorTravel ? rig.body.sensorTravel : NO_TRAVEL;
+/**
+ * How far the frame may move over the halo as the rig is set: with the sensor, and with the window of
+ * electronic stabilisation within what its crop leaves.
+ */
+export function travelOf({ settings, body, mode }: Rig): Travel {
+  const sensor = settings.stabiliser && body.sensorTravel ? body.sensorTravel : NO_TRAVEL;
+  const crop = mode.crops.find((c) => c.id === settings.cropId);
+  if (!crop) return sensor;
+  const slack = (1 - 1 / cropInForce(crop)) / 2;
+  const y = sensor.shape === 'box' ? sensor.yMm : sensor.xMm;
+  return {
+    shape: 'box',
+    xMm: mode.widthMm * slack + sensor.xMm,
+    yMm: mode.heightMm * slack + y,
+  };
+}
 
 /** The frame a rig delivers. */
 export const frameOf = (rig: Rig): DeliveredFrame =>
@@ -183,6 +205,13 @@ export function verdictOf(rig: Rig): Verdict {
   return judge(halo, delivered, travel, limitStops(rig.judgement));
 }
 
+/** Least scale-up in post that makes the verdict Clear; null where none does. */
+export function scaleUpOf(rig: Rig): number | null {
+  const { halo, delivered, travel } = setUp(rig);
+  const accepted = acceptedRadius(halo, limitStops(rig.judgement));
+  return scaleUp(delivered, halo.centre, accepted, travel);
+}
+
 /** Whether the verdict is Clear, for searches that ask nothing else. */
 export function isClear(rig: Rig): boolean {
   const { halo, delivered, travel } = setUp(rig);
@@ -222,7 +251,10 @@ export function evaluate(rig: Rig): Report {
   const limit = limitStops(rig.judgement);
   const verdict = judge(halo, delivered, travel, limit);
   const covered = coverage(halo, delivered, travel);
-  const circle = circleCoverage(delivered, halo.centre, covered.radiiMm.half, travel);
+  const accepted = acceptedRadius(halo, limit);
+  const circle = circleCoverage(delivered, halo.centre, accepted, travel);
+  const definition =
+    rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
   const fit = fitOf(rig, light.fNumber);
   const evidence = evidenceFor(rig.lens, setup.setting, light.factor);
   const optics = opticsReport(rig, setup);
@@ -232,7 +264,7 @@ export function evaluate(rig: Rig): Report {
     travel,
   };
   const problem = fitProblem(fit);
-  const covers = verdictSentence(verdict, covered, frame, limit);
+  const covers = verdictSentence(verdict, covered, { delivered, travel, definition, halo }, limit);
   return {
     name: rig.name,
     verdict: {
@@ -252,11 +284,13 @@ export function evaluate(rig: Rig): Report {
       areaShare: circle.areaShare,
       cleanFrame: circle.cleanFrame,
       scaleUp: circle.scaleUp,
+      acceptedRadiusMm: accepted,
+      acceptedMarginMm: accepted - covered.worstCornerRadiusMm,
+      definitionMarginMm: definition === null ? null : definition - covered.worstCornerRadiusMm,
     },
     halo: {
       model: halo,
-      definitionRadiusMm:
-        rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor,
+      definitionRadiusMm: definition,
       evidence,
     },
     frame,
@@ -265,7 +299,7 @@ export function evaluate(rig: Rig): Report {
     fitProblem: problem,
     wander: {
       flickerStops: flickerStops(halo, delivered, travel),
-      shiftBudget: shiftBudget(delivered, halo.centre, covered.radiiMm.half, travel),
+      shiftBudget: shiftBudget(delivered, halo.centre, accepted, travel),
     },
     steady: steadyReport(
       rig,

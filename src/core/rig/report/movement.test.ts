@@ -10,7 +10,7 @@ describe('shift and extension', () => {
     expect(evaluate(turned(rig, { shiftXMm: 3 })).halo.model.centre.xMm).toBeCloseTo(3, 9);
   });
 
-  it('the shift budget ends where the corner passes half light', () => {
+  it('the shift budget ends where the corner is no longer accepted', () => {
     const rig = demoRig('sluice-shift');
     const { shiftBudget } = evaluate(rig).wander;
     const moved = turned(
@@ -18,7 +18,7 @@ describe('shift and extension', () => {
       { shiftXMm: shiftBudget.leftMm },
     );
     const { coverage } = evaluate(moved);
-    expect(coverage.marginMm.half).toBeCloseTo(0, 2);
+    expect(coverage.acceptedMarginMm).toBeCloseTo(0, 2);
   });
 
   it('a helicoid magnifies, darkens and widens the halo', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
+import { areaShare } from '../../frame/geometry';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import type { Rig } from '../rig';
@@ -10,9 +11,10 @@ import type { PictureReport } from './picture';
 describe('zones of the halo', () => {
   it('add up to the lit share of the frame', () => {
     for (const id of ['miller-portrait', 'wheel-house-wide', 'walk-through']) {
-      const { picture, coverage } = evaluate(demoRig(id));
+      const { picture, coverage, frame, halo } = evaluate(demoRig(id));
       const { middle, outer, edge } = picture.zones;
-      expect(middle + outer + edge).toBeCloseTo(coverage.areaShare, 9);
+      const lit = areaShare(frame.delivered, halo.model.centre, coverage.radiiMm.half);
+      expect(middle + outer + edge).toBeCloseTo(lit, 9);
     }
   });
 

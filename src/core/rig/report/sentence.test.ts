@@ -29,7 +29,8 @@ describe('the verdict in one sentence', () => {
   });
 
   it('Clipped says how many corners go black, in words, and how far they reach', () => {
-    expect(said(20.5, 0.2)).toBe('All four corners go black, up to 1.1 mm inside the frame.');
+    // Black is edge radius and 0.93 of the softness: 20.69 of 21.63 mm.
+    expect(said(20.5, 0.2)).toBe('All four corners go black, up to 0.9 mm inside the frame.');
     expect(said(21, 0.2, {}, { centreXMm: 1.5, centreYMm: 1.5 })).toMatch(
       /^(One|Two|Three) corners? go/,
     );
@@ -49,6 +50,25 @@ describe('the verdict in one sentence', () => {
 
   it('Keyhole says how far the halo ends short of the corners', () => {
     expect(said(12, 0.5)).toBe('The halo ends well inside the frame, 9.6 mm short of the corners.');
+  });
+
+  it('a corner a hair darker than accepted does not read as dark as accepted', () => {
+    for (let edge = 17; edge < 20; edge += 0.01) {
+      const match = /corner is (\S+) stops? down.*you accept (\S+) stops?\./.exec(said(edge, 10));
+      if (match) expect(match[1]).not.toBe(match[2]);
+    }
+  });
+
+  it('Clear in light and out of definition says both', () => {
+    const rig = plainRig({ lens: { definitionRadiusMm: 18 } });
+    const { verdict, coverage } = evaluate(rig);
+    expect(verdict.sentence).toBe(
+      'Covered: the darkest corner is 0.0 stops down. Definition ends 3.6 mm before the corners.',
+    );
+    expect(coverage.definitionMarginMm).toBeCloseTo(18 - 21.633, 2);
+    expect(evaluate(plainRig({ lens: { definitionRadiusMm: 22 } })).verdict.sentence).not.toMatch(
+      /Definition/,
+    );
   });
 
   it('says where only the stabiliser brings the dark', () => {

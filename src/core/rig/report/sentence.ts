@@ -3,10 +3,16 @@ import type { Coverage, Verdict } from '../../frame/coverage';
 import type { Travel } from '../../frame/geometry';
 import type { FitProblem } from '../mechanicalFit';
 import { isBlack } from '../../words/corners';
-import { mm, stopsWords } from '../../words/figures';
+import { farthestCornerMm, type FrameSize } from '../../optics/formats';
+import type { Halo } from '../../halo/rims';
+import { fixed, mm, stopsWords } from '../../words/figures';
 
 interface FrameFacts {
+  delivered: FrameSize;
   travel: Travel;
+  halo: Halo;
+  /** Radius of good definition on the sensor, mm; null where nobody judged it. */
+  definition: number | null;
 }
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'All four'] as const;
@@ -20,6 +26,19 @@ function cornersWhere(
   return `${word} ${count === 1 ? 'corner' : 'corners'}`;
 }
 
+/** Stops of a corner beside those accepted: so many digits that the two do not read alike. */
+function besideLimit(stops: number, limitStops: number): [string, string] {
+  const digits = [1, 2, 3].find((d) => fixed(stops, d) !== fixed(limitStops, d)) ?? 3;
+  return [stopsWords(stops, digits), stopsWords(limitStops, digits)];
+}
+
+/** Where the light is fine and the definition is not. */
+function definitionWords({ definition }: FrameFacts, worstCornerMm: number): string {
+  return definition === null || definition >= worstCornerMm
+    ? ''
+    : ` Definition ends ${mm(worstCornerMm - definition)} before the corners.`;
+}
+
 /** One sentence for the verdict; says so where only the stabiliser's travel brings the trouble. */
 export function verdictSentence(
   verdict: Verdict,
@@ -27,26 +46,30 @@ export function verdictSentence(
   frame: FrameFacts,
   limitStops: number,
 ): string {
-  const moving = frame.travel.xMm > 0 || frame.travel.yMm > 0;
+  const { delivered, travel, halo } = frame;
+  const moving = travel.xMm > 0 || travel.yMm > 0;
   const worst = verdict.worstCornerStops;
   const whileMoving = moving ? ' with the stabiliser at its end' : '';
+  // Corners are counted black, and measured, with the frame at rest.
+  const atRestMm = farthestCornerMm(delivered, halo.centre);
   switch (verdict.kind) {
     case 'Keyhole':
-      return `The halo ends well inside the frame, ${mm(-coverage.marginMm.half)} short of the corners.`;
+      return `The halo ends well inside the frame, ${mm(atRestMm - coverage.radiiMm.half)} short of the corners.`;
     case 'Clipped': {
       const black = coverage.cornerStops.filter(isBlack).length;
-      const one = black === 1;
       if (black > 0) {
-        return `${cornersWhere(coverage.cornerStops, isBlack)} ${one ? 'goes' : 'go'} black, up to ${mm(
-          Math.max(0.1, coverage.worstCornerRadiusMm - coverage.radiiMm.half),
+        return `${cornersWhere(coverage.cornerStops, isBlack)} ${black === 1 ? 'goes' : 'go'} black, up to ${mm(
+          Math.max(0.1, atRestMm - coverage.radiiMm.black),
         )} inside the frame.`;
       }
       return `A hard edge cuts the corners${whileMoving}; that cannot be lifted.`;
     }
-    case 'Shaded':
-      return `The darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}, soft enough to lift; you accept ${stopsWords(limitStops)}.`;
+    case 'Shaded': {
+      const [down, limit] = besideLimit(worst ?? 0, limitStops);
+      return `The darkest corner is ${down} down${whileMoving}, soft enough to lift; you accept ${limit}.`;
+    }
     case 'Clear':
-      return `Covered: the darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}.`;
+      return `Covered: the darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}.${definitionWords(frame, coverage.worstCornerRadiusMm)}`;
   }
 }
 

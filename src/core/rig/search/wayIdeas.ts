@@ -4,11 +4,12 @@ import { fullName } from '../../kit/records/body';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
 import { isFront, magnifies, type Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
-import { frameOf, isClear } from '../report/evaluate';
+import { frameOf, isClear, scaleUpOf } from '../report/evaluate';
+import { diagonalMm } from '../../optics/formats';
 import { jointProblems } from '../joints';
 import { whereBeginning } from '../../maths/rootFinding';
 import { turned, type Rig } from '../rig';
-import { fWords, fixed, mm } from '../../words/figures';
+import { fWords, fixed, mm, scaleUpWords } from '../../words/figures';
 
 /** What applying a way does to a rig. */
 export interface WayChange {
@@ -208,20 +209,26 @@ export function frameIdeas(rig: Rig): Idea[] {
 /** Largest scale-up still offered: beyond it the picture is another one. */
 const MOST_SCALE_UP = 2;
 
-/** The least scale-up in post that clears the corners; null where none up to twice does. */
+/** The least scale-up in post that clears the corners, as the readings say it; null where none up to twice does. */
 export function scaleIdea(rig: Rig): Idea | null {
-  const at = (scale: number) => turned(rig, { postScale: rig.settings.postScale * scale });
-  if (!isClear(at(MOST_SCALE_UP))) return null;
-  const good = whereBeginning((scale) => isClear(at(scale)), 1, MOST_SCALE_UP, HALVINGS);
+  const good = scaleUpOf(rig);
+  if (good === null || good > MOST_SCALE_UP) return null;
   const scale = rig.settings.postScale * towards(good, 1, 3);
+  const more = rig.settings.postScale === 1 ? '' : ' more';
   return {
     kind: 'scale up',
-    words: `Scale up ${fixed((scale - 1) * 100, 1)} % in post`,
+    words: `Scale up ${scaleUpWords(good)}${more} in post`,
     limit: good * rig.settings.postScale,
     change: { settings: { postScale: scale } },
     rig: turned(rig, { postScale: scale }),
   };
 }
+
+/** Teleconverters are made for long lenses; on a wide one nobody asks for them. */
+const TELE_FROM_DIAGONALS = 1.5;
+const isTeleOnWide = (part: Part, { lens }: Rig): boolean =>
+  part.kind === 'teleconverter' &&
+  lens.focalMinMm < TELE_FROM_DIAGONALS * diagonalMm(lens.designFormat);
 
 const joined = (rig: Rig): boolean => jointProblems(rig).length === 0;
 
@@ -250,7 +257,8 @@ export function partIdeas(rig: Rig, kit: readonly Part[]): Idea[] {
         same &&
         other.id !== part.id &&
         !isFront(other) &&
-        (magnifies(part) || magnifies(other))
+        (magnifies(part) || magnifies(other)) &&
+        !isTeleOnWide(other, rig)
       ) {
         tryParts(
           'swap part',
@@ -262,7 +270,7 @@ export function partIdeas(rig: Rig, kit: readonly Part[]): Idea[] {
   });
   for (const extra of kit) {
     if (!magnifies(extra) || extra.factor < 1 || extra.frontMountId !== extra.rearMountId) continue;
-    if (rig.parts.some((p) => p.id === extra.id)) continue;
+    if (rig.parts.some((p) => p.id === extra.id) || isTeleOnWide(extra, rig)) continue;
     const mountsAlong = [rig.lens.mountId, ...rig.parts.map((p) => p.rearMountId)];
     const at = mountsAlong.indexOf(extra.frontMountId);
     if (at >= 0) tryParts('add part', `Add ${fullName(extra)}`, rig.parts.toSpliced(at, 0, extra));

@@ -68,7 +68,7 @@ describe('what a way out costs', () => {
     expect(square.cost.lightStops).toBe(0);
     expect(square.cost.view).toBeCloseTo(24 / 36, 9);
     expect(square.cost.pixels).toBeCloseTo(24 / 36, 9);
-    expect(square.costWords).toBe('view −33 %, px −33 %');
+    expect(square.costWords).toBe('view −33 %, pixels −33 %');
   });
 
   it('scaling up by p costs 1/p of the view and 1/p² of the pixels', () => {
@@ -89,7 +89,17 @@ describe('what a way out costs', () => {
       rearMountId: 'slr',
       thicknessMm: 20,
     });
-    const way = find(tight(20), 'add part', [tele])!;
+    const rig = tight(20);
+    const long = {
+      ...rig,
+      lens: {
+        ...rig.lens,
+        focalMinMm: 100,
+        focalMaxMm: 100,
+        halo: rig.lens.halo.map((s) => ({ ...s, focalMm: 100 })),
+      },
+    };
+    const way = find(turned(long, {}), 'add part', [tele])!;
     expect(way.words).toBe('Add 1.4x');
     expect(way.cost.lightStops).toBeCloseTo(-2 * Math.log2(1.4), 9);
     expect(way.cost.view).toBeCloseTo(1 / 1.4, 9);
@@ -116,10 +126,10 @@ describe('what a way out costs', () => {
     expect(way.cost.view).toBe(1);
   });
 
-  it('keeping the sensor still costs nothing of the picture', () => {
+  it('keeping the sensor still costs its steadying, and nothing of the picture', () => {
     const still = find(tight(22, {}, { stabiliser: true }), 'stabiliser off')!;
     expect(still.words).toBe('Switch the sensor stabiliser off');
-    expect(still.costWords).toBe('costs nothing');
+    expect(still.costWords).toBe('4 stops of steadying lost');
     expect(kindsOf(tight(22))).not.toContain('stabiliser off');
   });
 
@@ -220,26 +230,34 @@ describe('which ways are told', () => {
     expect(pairs.length).toBeGreaterThan(0);
   });
 
-  it('a rig that does not join is still offered other parts', () => {
+  it('a rig that does not join, or whose glass strikes, is offered none: that comes first', () => {
     const torn = plainRig({
       lens: tight(20).lens,
       parts: [partOf('plain adapter', { rearMountId: 'slr' })],
     });
-    const tele = partOf('teleconverter', {
-      id: 't',
-      name: 't',
-      factor: 1.4,
-      rearMountId: 'slr',
-      frontMountId: 'slr',
-    });
-    expect(kindsOf(torn, [tele])).toContain('add part');
-    const joined = tight(20);
-    const wrong = partOf('teleconverter', {
+    expect(waysOut(torn, [])).toEqual([]);
+    const reducer = partOf('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 3 });
+    const deep = { ...tight(20).lens, rearProtrusionMm: 9 };
+    expect(waysOut(plainRig({ lens: deep, parts: [reducer] }), [])).toEqual([]);
+  });
+
+  it('no part is offered that does not join, or that the glass would strike', () => {
+    const wrong = partOf('expander', {
       id: 'w',
       factor: 1.4,
       frontMountId: 'q',
       rearMountId: 'q',
     });
-    expect(kindsOf(joined, [wrong])).not.toContain('add part');
+    expect(kindsOf(tight(20), [wrong])).not.toContain('add part');
+    const expander = { ...wrong, frontMountId: 'slr', rearMountId: 'slr', clearDepthMm: 3 };
+    expect(kindsOf(tight(20), [expander])).toContain('add part');
+    const rig = tight(20);
+    const deep: Rig = { ...rig, lens: { ...rig.lens, rearProtrusionMm: 9 } };
+    expect(kindsOf(deep, [expander])).not.toContain('add part');
+  });
+
+  it('no teleconverter on a wide or normal lens: nobody asks for it', () => {
+    const tele = partOf('teleconverter', { id: 't', factor: 1.4, rearMountId: 'slr' });
+    expect(kindsOf(tight(20), [tele])).not.toContain('add part');
   });
 });

@@ -5,6 +5,7 @@ import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { apertureValue } from '../../optics/apertures';
 import { isClear, setUp } from '../report/evaluate';
+import { fitOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import { trainLight } from '../train';
 import {
@@ -16,7 +17,7 @@ import {
   type WayChange,
   type WayKind,
 } from './wayIdeas';
-import { signed } from '../../words/figures';
+import { short, signed, signedStops } from '../../words/figures';
 
 export interface WayCost {
   /** Light gained (+) or lost (-), stops. */
@@ -25,6 +26,8 @@ export interface WayCost {
   view: number;
   /** Pixels left after over before. */
   pixels: number;
+  /** Height of the frame after over before, seen from the same place. */
+  height: number;
 }
 
 export interface Way {
@@ -42,7 +45,7 @@ export interface Way {
 }
 
 /** What the picture is before or after: the measures the price is told in. */
-function measures(rig: Rig): { light: number; view: number; pixels: number } {
+function measures(rig: Rig): { light: number; view: number; pixels: number; height: number } {
   const { light, delivered } = setUp(rig);
   const { lens, settings } = rig;
   const speed = -apertureValue(settings.fNumber);
@@ -50,16 +53,35 @@ function measures(rig: Rig): { light: number; view: number; pixels: number } {
     light: trainLight(rig.parts, lens, settings.focalMm, settings.fNumber).lightStops + speed,
     view: (delivered.widthMm * lens.squeeze) / light.focalMm,
     pixels: delivered.widthPx * delivered.heightPx,
+    height: delivered.heightMm / light.focalMm,
   };
 }
 
-function costWords({ lightStops, view, pixels }: WayCost): string {
+const changed = (ratio: number): boolean => Math.abs(ratio - 1) >= 0.005;
+const byPercent = (ratio: number): string => `${signed((ratio - 1) * 100, 0)} %`;
+
+/** What a change costs besides light, view and pixels. */
+function besides(ideas: readonly Idea[]): string[] {
+  return ideas.flatMap(({ kind, rig }) => {
+    if (kind === 'stabiliser off') {
+      const stops = rig.body.stabiliserStops;
+      return [
+        stops === null ? 'nothing steadies it' : `${short(stops, 1)} stops of steadying lost`,
+      ];
+    }
+    return kind === 'focus' ? ['the subject must move there'] : [];
+  });
+}
+
+function costWords(cost: WayCost, ideas: readonly Idea[]): string {
+  const { lightStops, view, pixels, height } = cost;
   const words: string[] = [];
-  if (Math.abs(lightStops) >= 0.05)
-    words.push(`${signed(lightStops, 1)} stop${Math.abs(lightStops) >= 1.05 ? 's' : ''}`);
-  if (Math.abs(view - 1) >= 0.005) words.push(`view ${signed((view - 1) * 100, 0)} %`);
-  if (Math.abs(pixels - 1) >= 0.005) words.push(`px ${signed((pixels - 1) * 100, 0)} %`);
-  return words.join(', ') || 'costs nothing';
+  if (Math.abs(lightStops) >= 0.05) words.push(signedStops(lightStops));
+  if (changed(view)) words.push(`view ${byPercent(view)}`);
+  // A frame cut to another aspect keeps its width and loses height, or the other way round.
+  if (changed(height) && changed(height / view)) words.push(`height ${byPercent(height)}`);
+  if (changed(pixels)) words.push(`pixels ${byPercent(pixels)}`);
+  return [...words, ...besides(ideas)].join(', ') || 'costs nothing';
 }
 
 /** How much each school minds a stop of light, an octave of view, an octave of pixels. */
@@ -89,12 +111,13 @@ function pain(way: Way, school: School): number {
 
 function wayOf(ideas: readonly Idea[], from: ReturnType<typeof measures>): Way | null {
   const last = ideas.at(-1);
-  if (!last || !isClear(last.rig)) return null;
+  if (!last || !isClear(last.rig) || !goesTogether(last.rig)) return null;
   const to = measures(last.rig);
   const cost: WayCost = {
     lightStops: to.light - from.light,
     view: to.view / from.view,
     pixels: to.pixels / from.pixels,
+    height: to.height / from.height,
   };
   return {
     kinds: ideas.map((i) => i.kind),
@@ -106,7 +129,7 @@ function wayOf(ideas: readonly Idea[], from: ReturnType<typeof measures>): Way |
       settings: Object.assign({}, ...ideas.map((i) => i.change.settings)) as Partial<RigSettings>,
     }) as WayChange,
     cost,
-    costWords: costWords(cost),
+    costWords: costWords(cost, ideas),
     after: 'Clear',
   };
 }
@@ -128,6 +151,12 @@ function ranked(ways: readonly Way[], school: School): Way[] {
     .slice(0, MOST_WAYS);
 }
 
+/** Whether it joins and nothing strikes: coverage is not what ails it otherwise. */
+const goesTogether = (rig: Rig): boolean => {
+  const { joints, strike } = fitOf(rig, rig.settings.fNumber);
+  return joints.length === 0 && strike?.state !== 'strikes';
+};
+
 /** Pairs are a change of frame or part, then a turn of a ring or a scale-up. */
 const BEGINS_A_PAIR: readonly WayKind[] = [
   'mode',
@@ -141,10 +170,11 @@ const ENDS_A_PAIR: readonly WayKind[] = ['zoom', 'aperture'];
 
 /**
  * Changes that make the verdict Clear, cheapest first as the school sees it. `kit` is the parts at hand.
- * Pairs are looked for where fewer than three single changes do. Empty where the rig is Clear already.
+ * Pairs are looked for where fewer than three single changes do. Empty where the rig is Clear already,
+ * and where it does not go together: then that comes first.
  */
 export function waysOut(rig: Rig, kit: readonly Part[]): Way[] {
-  if (isClear(rig)) return [];
+  if (isClear(rig) || !goesTogether(rig)) return [];
   const { school } = rig.judgement;
   const from = measures(rig);
   const firsts = [...frameIdeas(rig), ...partIdeas(rig, kit)];
