@@ -50,7 +50,7 @@ describe('report', () => {
 
   it('says in words what the figures say', () => {
     expect(evaluate(demoRig('wheel-house-wide')).verdict.sentence).toMatch(
-      /^All four corners go black, up to \d+\.\d mm inside the frame\.$/,
+      /^All four corners go black, up to 1\.\d mm inside the frame with the stabiliser at its end\.$/,
     );
     expect(evaluate(demoRig('gears-close')).verdict.sentence).toMatch(
       /^Covered: the darkest corner/,

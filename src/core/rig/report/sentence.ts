@@ -50,7 +50,7 @@ export function verdictSentence(
   const moving = travel.xMm > 0 || travel.yMm > 0;
   const worst = verdict.worstCornerStops;
   const whileMoving = moving ? ' with the stabiliser at its end' : '';
-  // Corners are counted black, and measured, with the frame at rest.
+  // What the halo's edge is short of is the frame at rest.
   const atRestMm = farthestCornerMm(delivered, halo.centre);
   switch (verdict.kind) {
     case 'Keyhole':
@@ -59,8 +59,8 @@ export function verdictSentence(
       const black = coverage.cornerStops.filter(isBlack).length;
       if (black > 0) {
         return `${cornersWhere(coverage.cornerStops, isBlack)} ${black === 1 ? 'goes' : 'go'} black, up to ${mm(
-          Math.max(0.1, atRestMm - coverage.radiiMm.black),
-        )} inside the frame.`;
+          Math.max(0.1, coverage.worstCornerRadiusMm - coverage.radiiMm.black),
+        )} inside the frame${whileMoving}.`;
       }
       return `A hard edge cuts the corners${whileMoving}; that cannot be lifted.`;
     }
