@@ -6,7 +6,15 @@ import { expose } from '@/core/bench-camera/expose';
 import { trueRadii, type Opening, type RayLens } from '@/core/bench-camera/rays';
 import { diagonalMm } from '@/core/optics/formats';
 import { randomOf, type Random } from '@/core/maths/random';
-import { exposureOf, FORMATS, mapOf, pick, throughJpeg, type DrawnFrame } from './frames';
+import {
+  exposureOf,
+  FORMATS,
+  mapOf,
+  pick,
+  throughJpeg,
+  type DrawnFrame,
+  type DrawnRig,
+} from './frames';
 
 /** Where a ray from (rMm, 0) on the sensor towards `qMm` in the pupil meets the plane at `zMm`, mm. */
 function heightAt(lens: Omit<RayLens, 'openings'>, rMm: number, qMm: number, zMm: number): number {
@@ -53,6 +61,17 @@ const isHonest = (lens: RayLens): boolean =>
     ({ zMm, radiusMm }) =>
       radiusMm > 1.02 * Math.abs(heightAt(lens, 0, lens.exitPupilMm / (2 * lens.openFNumber), zMm)),
   );
+
+/** A lens by its number, with the sensor it is tried on; null where no honest lens came of it. */
+export function drawOtherLens(number: number): DrawnRig | null {
+  const random = randomOf(300_000 + number);
+  const sensor = pick(random, FORMATS);
+  const half = diagonalMm(sensor) / 2;
+  const lens = drawLens(random, half, half * random.between(0.7, 1.15));
+  const [away, turn] = [random.between(0, 0.6), random.between(0, 2 * Math.PI)];
+  const centre = { xMm: away * Math.cos(turn), yMm: away * Math.sin(turn) };
+  return isHonest(lens) ? { lens, sensor, openFNumber: lens.openFNumber, centre } : null;
+}
 
 /** A frame of 2 MP by its number; null where no honest lens came of it, or its edge is far off the frame. */
 export async function drawOtherFrame(number: number): Promise<DrawnFrame | null> {
