@@ -8,7 +8,6 @@ import {
   type FrameSettings,
   type PictureDecoder,
 } from '@/core/measure/file/decode';
-import { fitHalo } from '@/core/measure/fit/haloFit';
 import { frameView, type FrameView } from '@/core/measure/frameView';
 import { measureFile, type FileOptions } from '@/core/measure/measureFile';
 import { measureGrid, type FrameMeasure } from '@/core/measure/measureGrid';
@@ -16,7 +15,7 @@ import type { PixelImage } from '@/core/measure/file/pixels';
 import type { LightGrid } from '@/core/measure/light/lightGrid';
 import type { Tone } from '@/core/measure/light/tone';
 import { toneFromFrames } from '@/core/measure/light/tonePair';
-import { sampleFrom, type SampleFacts } from '@/core/measure/toSample';
+import { sampleOf, type SampleFacts } from '@/core/measure/toSample';
 
 /** The browser's own decoder: EXIF rotation applied, colours left as they stand in the file. */
 const decodePicture: PictureDecoder = async (bytes) => {
@@ -87,8 +86,7 @@ const measureDoor = {
   /** A sample from frames of one setting; the widest aperture first. */
   sample(frames: readonly JointFrame[], facts: Omit<SampleFacts, 'fNumber'>): HaloSample {
     const sorted = [...frames].sort((a, b) => a.fNumber - b.fNumber);
-    const fNumber = sorted[0]?.fNumber ?? 1;
-    return sampleFrom(fitHalo(sorted), { ...facts, fNumber });
+    return sampleOf(sorted, facts);
   },
   /** The tone response from two frames of one wall some stops apart; a sentence where they do not tell. */
   async tone(files: readonly File[], stepStops: number): Promise<Tone | FrameRefusal> {

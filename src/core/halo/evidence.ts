@@ -37,12 +37,15 @@ export interface HaloEvidence extends HaloUnsure {
  */
 const UNLIKE_SHARE = { measured: 0, published: 0.01, estimated: 0.01 } as const;
 
-/** Prediction over aperture from a single frame, mm: common experience with ray-traced lenses. */
-const SINGLE_FRAME_SIGMA_MM = 2;
+/**
+ * Prediction four stops away from what one frame, or one published figure, tells, mm on 36x24: found on lenses
+ * traced by rays (docs/optics.md, "Risk").
+ */
+const ONE_APERTURE_SIGMA_MM = { measured: 4, published: 2, estimated: 4 } as const;
 /** The format that experience was gathered on: constants in mm scale with the lens's own. */
 const EXPERIENCE_DIAGONAL_MM = 43.27;
-/** So many stops from its aperture one frame tells as little as it ever will. */
-const SINGLE_FRAME_STOPS = 4;
+/** So many stops from its aperture one figure tells as little as it ever will. */
+const ONE_APERTURE_STOPS = 4;
 /** Growth per octave of focal length outside the samples, share of R. An assumption. */
 const OUTSIDE_SIGMA_SHARE = 0.06;
 /** Growth half way between two samples an octave apart, share of R; zooms wander between. An assumption. */
@@ -66,8 +69,10 @@ function knotVariances(lens: Lens, { sample }: Knot, fNumber: number, usual: Pri
   const { kind } = sample.evidence;
   const single = isOneFrame(sample.evidence);
   const stops = Math.abs(stopsBetweenFNumbers(fNumber, sample.fNumber));
-  const away = single ? Math.min(1, stops / SINGLE_FRAME_STOPS) : 0;
-  const singleMm = (SINGLE_FRAME_SIGMA_MM * diagonalMm(lens.designFormat)) / EXPERIENCE_DIAGONAL_MM;
+  // A published figure speaks of one aperture, as a frame does.
+  const away = single || kind !== 'measured' ? Math.min(1, stops / ONE_APERTURE_STOPS) : 0;
+  const singleMm =
+    (ONE_APERTURE_SIGMA_MM[kind] * diagonalMm(lens.designFormat)) / EXPERIENCE_DIAGONAL_MM;
   const falloffSigma =
     sample.exitPupilMm === null
       ? usual.sigma.falloff

@@ -87,6 +87,11 @@ const PUPIL_SIGMA = 0.55;
  * whole would grow. An assumption.
  */
 const INTERNAL_EDGE_SIGMA = 0.5;
+/**
+ * Even where the whole lens moves and its pupil is known; growth per unit of magnification, share of R. Found
+ * on lenses traced by rays (docs/optics.md, "Risk").
+ */
+const UNIT_EDGE_SIGMA = 0.18;
 /** The softness follows no single rule with focus; growth per unit of magnification. An assumption. */
 const SOFTNESS_SIGMA = 0.5;
 /** The pupil of a lens that focuses inside wanders, its falloff with it; growth per unit of magnification. An assumption. */
@@ -115,7 +120,7 @@ export function focusDoubt(lens: Lens, setting: Setting, knownAt: readonly numbe
   const away = Math.min(...knownAt.map((known) => Math.abs(m - known)));
   if (!(away > FAR_MAGNIFICATION)) return NO_DOUBT;
   const doubts: string[] = [];
-  let square = 0;
+  let square = (UNIT_EDGE_SIGMA * away) ** 2;
   let falloff = 0;
   // At infinity of a lens known close up alone, the way back counts.
   const moved = m > 0 ? away * (movedMagnification(lens, setting) / m) : away;

@@ -84,11 +84,11 @@ describe('evidence', () => {
     expect(outside.doubts.join()).toMatch(/no sample as long/);
   });
 
-  it('calls a single measured frame two millimetres on 36x24 unsure four stops away', () => {
+  it('calls a single measured frame four millimetres on 36x24 unsure four stops away', () => {
     const evidence = { ...haloSampleExample.evidence, frames: 1 };
     const lens: Lens = { ...lensExample, halo: [{ ...haloSampleExample, evidence }] };
     expect(evidenceFor(lens, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(
-      Math.hypot((2 * 28.2066) / 43.27, 0.12),
+      Math.hypot((4 * 28.2066) / 43.27, 0.12),
       4,
     );
     expect(evidenceFor(lensExample, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(0.12, 6);
@@ -209,7 +209,7 @@ describe('between and beside samples', () => {
     const close = at(20, 1.8, engraved(20, m));
     expect(evidenceFor(one, close).doubts).toEqual([]);
     const inside = evidenceFor({ ...one, focusing: 'internal' }, close);
-    expect(inside.edgeSigmaMm).toBeCloseTo(Math.hypot(0.1, 0.5 * m * 17.4), 9);
+    expect(inside.edgeSigmaMm).toBeCloseTo(Math.hypot(0.1, 0.5 * m * 17.4, 0.18 * m * 17.4), 9);
     expect(inside.doubts[0]).toMatch(/^focuses inside/);
     const unknown = evidenceFor({ ...one, focusing: 'unknown' }, close);
     expect(unknown.edgeSigmaMm).toBeGreaterThan(inside.edgeSigmaMm);
@@ -220,7 +220,7 @@ describe('between and beside samples', () => {
   it('one frame says all of its own aperture, less the farther one goes from it', () => {
     const lens = withHalo(sample({ ...short, evidence: { frames: 1 } }));
     const sigma = (fNumber: number) => evidenceFor(lens, at(20, fNumber)).edgeSigmaMm;
-    const whole = (2 * 28.2066) / 43.27;
+    const whole = (4 * 28.2066) / 43.27;
     expect(sigma(1.8)).toBeCloseTo(0.1, 9);
     expect(sigma(3.6)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);
     expect(sigma(0.9)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);

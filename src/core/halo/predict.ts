@@ -4,11 +4,10 @@
  */
 import { pupilOf, openFNumberAt, type Lens } from '../kit/records/lens';
 import { workingFNumber } from '../optics/closeUp';
-import { diagonalMm } from '../optics/formats';
 import { pchip, type Curve } from '../maths/monotone';
 import { focusExtensionMm, focusScale, workingMagnification, type Setting } from './focus';
 import { atAperture, closeUpRatio, marksOf, type Mark } from './marks';
-import { haloOfShares, priorFor } from './priors';
+import { haloOfShares, priorFor, usualExitPupilMm } from './priors';
 import type { Halo, Rim } from './rims';
 
 interface Curves {
@@ -25,7 +24,7 @@ interface Curves {
 /** Exit-pupil distance at a mark, mm: as told there, or what is usual of the kind of lens. */
 function exitPupilAt(lens: Lens, { knots, focalMm }: Mark): number {
   const told = knots.find((k) => k.sample.exitPupilMm !== null)?.sample.exitPupilMm;
-  return told ?? priorFor(lens, focalMm).exitPupil * diagonalMm(lens.designFormat);
+  return told ?? usualExitPupilMm(lens, focalMm);
 }
 
 function buildCurves(lens: Lens, fNumber: number, magnification: number): Curves {

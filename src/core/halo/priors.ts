@@ -165,6 +165,10 @@ const CHARACTER_EDGE = { general: 1, cine: 1, macro: 1.06, anamorphic: 0.97 } as
 /** How much less sure the estimate is where the data has no such lenses. */
 const CHARACTER_DOUBT = { general: 1, cine: 1.25, macro: 1.25, anamorphic: 1.4 } as const;
 
+/** Exit-pupil distance to expect of a lens at `focalMm`, mm from the sensor. */
+export const usualExitPupilMm = (lens: Lens, focalMm: number): number =>
+  priorFor(lens, focalMm).exitPupil * diagonalMm(lens.designFormat);
+
 /** What to expect of a lens at `focalMm` without a measurement. */
 export function priorFor(lens: Lens, focalMm: number): Prior {
   const kind = lensKind(lens, focalMm);

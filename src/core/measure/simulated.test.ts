@@ -17,12 +17,12 @@ import { expose } from '../bench-camera/expose';
 import { trueRadii } from '../bench-camera/rays';
 import { diagonalMm } from '../optics/formats';
 import { randomOf } from '../maths/random';
-import { fitHalo, type FrameLight } from './fit/haloFit';
+import type { FrameLight } from './fit/haloFit';
 import { evidenceFor } from '../halo/evidence';
 import { predictHalo } from '../halo/predict';
 import { haloRadii } from '../halo/radii';
 import { lensExample, lensOf } from '../kit/records/lens';
-import { sampleFrom } from './toSample';
+import { sampleOf } from './toSample';
 import { measureFrame } from './measureFrame';
 import type { PixelImage } from './file/pixels';
 import { reduceFrame } from './light/lightGrid';
@@ -112,9 +112,21 @@ describe('lenses drawn another way than those the method was made with', () => {
 });
 
 /** What the program foretells of a measured lens at another aperture: half light, and its 90 % interval. */
-function foretold(frames: readonly FrameLight[], focalMm: number, fNumber: number) {
-  const facts = { id: 's', focalMm, focusM: null, date: '2026-05-12', source: '', note: '' };
-  const sample = sampleFrom(fitHalo(frames), { ...facts, fNumber: frames[0]!.fNumber! });
+function foretold(
+  frames: readonly (FrameLight & { fNumber: number })[],
+  focalMm: number,
+  fNumber: number,
+) {
+  const facts = {
+    id: 's',
+    focalMm,
+    focusM: null,
+    date: '2026-05-12',
+    source: '',
+    note: '',
+    usualPupilMm: 60,
+  };
+  const sample = sampleOf(frames, facts);
   const lens = lensOf({
     ...lensExample,
     ...{ focalMinMm: focalMm, focalMaxMm: focalMm, openFNumberWide: 1, focusing: 'unit' },

@@ -4,7 +4,16 @@ import { mountExample, type Mount } from '../kit/records/mount';
 import { partExample, type Part } from '../kit/records/part';
 import type { Halo } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
-import { extensionMm, haloBehind, imageShiftMm, shiftRangeMm, trainLight } from './train';
+import { MOUNTS, partOf, plainRig } from '../../../tests/support/plainRig';
+import { evaluate } from './report/evaluate';
+import {
+  assumedEdgeMm,
+  extensionMm,
+  haloBehind,
+  imageShiftMm,
+  shiftRangeMm,
+  trainLight,
+} from './train';
 
 const mounts = new Map<string, Mount>([
   ['slr-44', mountExample],
@@ -186,5 +195,36 @@ describe('halo behind the train', () => {
 
   it('leaves the halo alone without parts', () => {
     expect(haloBehind([], halo, 2, mounts)).toBe(halo);
+  });
+});
+
+describe('a rim nobody measured', () => {
+  const throat = new Map(
+    [...MOUNTS].map(([id, mount]) => [id, { ...mount, throatMm: 54 }] as const),
+  );
+  const twice = partOf('teleconverter', { factor: 2, rearMountId: 'slr' });
+
+  it('is taken from the throat: a × 2 through 54 mm throws no ⌀ 111 mm', () => {
+    const edge = assumedEdgeMm(twice, throat, 120)!;
+    // Hole 22.7 mm at 44 mm, past a pupil at 120 mm: 22.68/(1 - 44/120) = 35.8 mm.
+    expect(edge).toBeCloseTo((0.42 * 54) / (1 - 44 / 120), 9);
+    const halo = plainRig({ lens: {}, parts: [twice] });
+    const { model, evidence } = evaluate({ ...halo, mounts: throat }).halo;
+    expect(Math.min(...model.rims.map((r) => r.edgeRadiusMm))).toBeLessThan(40);
+    expect(evidence.doubts.join()).toMatch(/rim of teleconverter was never measured/);
+    expect(evidence.edgeSigmaMm).toBeGreaterThan(2);
+  });
+
+  it('or from the format it was made for, where that is narrower', () => {
+    const small = { ...twice, designFormat: { widthMm: 23.5, heightMm: 15.6 } };
+    expect(assumedEdgeMm(small, throat, 120)).toBeCloseTo((1.12 * 28.2066) / 2, 3);
+    expect(assumedEdgeMm(small, MOUNTS, 120)).toBeCloseTo((1.12 * 28.2066) / 2, 3);
+  });
+
+  it('is not made up where it was measured, where nothing is known, or without glass', () => {
+    const ownRim = { edgeRadiusMm: 30, softnessMm: 2, fNumber: 4 };
+    expect(assumedEdgeMm({ ...twice, ownRim }, throat, 120)).toBeNull();
+    expect(assumedEdgeMm(twice, MOUNTS, 120)).toBeNull();
+    expect(assumedEdgeMm(partOf('plain adapter'), throat, 120)).toBeNull();
   });
 });

@@ -1,6 +1,7 @@
 /** The train of parts behind the lens: what it does to focal length, light and halo. */
 import type { Mount } from '../kit/records/mount';
 import { isFront, magnifies, type Part } from '../kit/records/part';
+import { diagonalMm } from '../optics/formats';
 import { isTold, transmissionOf, type Lens } from '../kit/records/lens';
 import type { Halo, Rim } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
@@ -125,9 +126,52 @@ function pupilBehind(
   return Math.abs(behind) < NEAREST_PUPIL_MM ? NEAREST_PUPIL_MM * (behind < 0 ? -1 : 1) : behind;
 }
 
-/** The part's own rim at f-number `fNumber` behind it. */
-function ownRimOf(part: Part, fNumber: number): Rim | null {
-  if (!part.ownRim) return null;
+/** A converter's rear hole over the throat it stands in, and over half the format it was made for. */
+const HOLE_SHARE_OF_THROAT = 0.42;
+const EDGE_SHARE_OF_FORMAT = 1.12;
+/** Softness of a rim nobody measured over its radius, at f/4. */
+const ASSUMED_SOFTNESS_N = 0.4;
+/** How far such rims scatter, share of the radius. All four: common practice, no source. */
+export const ASSUMED_RIM_SIGMA = 0.1;
+
+/**
+ * The rim a converter must have though nobody measured it, edge radius behind it, mm: from the format it was
+ * made for, and not wider than a hole in its rear mount's throat, seen past an exit pupil `pupilMm` from the
+ * sensor, R = h/(1 - z/L). Null where neither format nor throat is known.
+ */
+export function assumedEdgeMm(
+  part: Part,
+  mounts: ReadonlyMap<string, Mount>,
+  pupilMm: number | null,
+): number | null {
+  if (part.ownRim || !magnifies(part)) return null;
+  const rear = mounts.get(part.rearMountId);
+  const edges: number[] = [];
+  if (part.designFormat) edges.push((EDGE_SHARE_OF_FORMAT * diagonalMm(part.designFormat)) / 2);
+  if (rear && rear.throatMm !== null) {
+    const past = pupilMm === null ? 1 : 1 - rear.registerMm / pupilMm;
+    if (past > 0) edges.push((HOLE_SHARE_OF_THROAT * rear.throatMm) / past);
+  }
+  return edges.length > 0 ? Math.min(...edges) : null;
+}
+
+/** The part's own rim at f-number `fNumber` behind it: as measured, or as it must be. */
+function ownRimOf(
+  part: Part,
+  fNumber: number,
+  mounts: ReadonlyMap<string, Mount>,
+  pupilMm: number | null,
+): Rim | null {
+  if (!part.ownRim) {
+    const edge = assumedEdgeMm(part, mounts, pupilMm);
+    return edge === null
+      ? null
+      : {
+          side: 'rear',
+          edgeRadiusMm: edge,
+          softnessMm: Math.min(edge, (ASSUMED_SOFTNESS_N * edge) / fNumber),
+        };
+  }
   const { edgeRadiusMm, softnessMm, fNumber: at } = part.ownRim;
   return {
     side: isFront(part) ? 'front' : 'rear',
@@ -193,7 +237,7 @@ export function haloBehind(
       xMm *= m;
       yMm *= m;
     }
-    const own = ownRimOf(part, fNumber);
+    const own = ownRimOf(part, fNumber, mounts, exitPupilMm);
     if (own) rims = [...rims, own];
   }
   return { rims, exitPupilMm, coneTangent, centre: { xMm, yMm } };

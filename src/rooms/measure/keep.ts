@@ -1,4 +1,5 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
+import { usualExitPupilMm } from '@/core/halo/priors';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { db } from '@/store/instance';
 import { commit, type Write } from '@/store/journal';
@@ -61,6 +62,7 @@ export async function keepFrames(
         date: takenAt.slice(0, 10),
         source: sourceWords(shots.length, session),
         note,
+        usualPupilMm: usualExitPupilMm(lens, focalMm),
       }),
     );
     writes.push({ table: 'lenses', id: lens.id, after: { ...lens, halo: [...lens.halo, sample] } });

@@ -17,6 +17,7 @@ import { predictHalo } from '../../halo/predict';
 import { acceptedRadius } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
+import { fullName } from '../../kit/records/body';
 import { openFNumberAt, pupilOf } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
@@ -34,6 +35,8 @@ import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
 import {
+  ASSUMED_RIM_SIGMA,
+  assumedEdgeMm,
   extensionMm,
   frontFactor,
   haloBehind,
@@ -179,12 +182,12 @@ function moved(halo: Halo, by: Halo['centre']): Halo {
 /** What verdict and report both need: the halo on the sensor and the frame it must cover. */
 export function setUp(rig: Rig): Setup {
   const { lens, parts, settings, mounts } = rig;
-  const { focalMm, focusM } = settings;
-  const light = trainLight(parts, lens, focalMm, settings.fNumber);
-  const lensFNumber = lensFNumberOf(light);
+  // A part that passes no faster than some f-number is a hole on the axis and no diaphragm: rims stay as soft.
+  const { focalMm, focusM, fNumber } = settings;
+  const light = trainLight(parts, lens, focalMm, fNumber);
   const setting = {
     focalMm,
-    fNumber: lensFNumber,
+    fNumber,
     focusM,
     extensionMm: extensionMm(parts, mounts, settings.helicoidMm),
   };
@@ -193,7 +196,7 @@ export function setUp(rig: Rig): Setup {
     light,
     setting,
     lensMagnification: workingMagnification(lens, setting),
-    halo: moved(haloBehind(parts, bare, lensFNumber, mounts), shiftOf(rig)),
+    halo: moved(haloBehind(parts, bare, fNumber, mounts), shiftOf(rig)),
     delivered: frameOf(rig),
     travel: travelOf(rig),
   };
@@ -241,6 +244,32 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
   };
 }
 
+/** What the halo rests on, converters whose own rim nobody measured counted in. */
+function evidenceBehind(
+  { lens, parts, mounts }: Rig,
+  { setting, light, halo }: Setup,
+): HaloEvidence {
+  const evidence = evidenceFor(lens, setting, light.factor);
+  const assumed = parts.filter((p) => assumedEdgeMm(p, mounts, halo.exitPupilMm) !== null);
+  if (assumed.length === 0) return evidence;
+  const edges = halo.rims.map((r) => r.edgeRadiusMm);
+  const narrowest = Math.min(...edges);
+  return {
+    ...evidence,
+    edgeSigmaMm: Math.hypot(evidence.edgeSigmaMm, ASSUMED_RIM_SIGMA * narrowest),
+    unlikeShare: Math.max(evidence.unlikeShare, ASSUMED_UNLIKE_SHARE),
+    doubts: [
+      ...evidence.doubts,
+      ...assumed.map(
+        (p) => `the rim of ${fullName(p)} was never measured: taken from its throat or format`,
+      ),
+    ],
+  };
+}
+
+/** A rim taken from throat or format is no better known than an estimate. */
+const ASSUMED_UNLIKE_SHARE = 0.01;
+
 /**
  * Everything the program says of a rig. Lengths mm, angles degrees, light in stops; no figure is NaN or
  * infinite for any rig the schemas admit: what does not exist is null.
@@ -256,7 +285,7 @@ export function evaluate(rig: Rig): Report {
   const definition =
     rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
   const fit = fitOf(rig, light.fNumber);
-  const evidence = evidenceFor(rig.lens, setup.setting, light.factor);
+  const evidence = evidenceBehind(rig, setup);
   const optics = opticsReport(rig, setup);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },

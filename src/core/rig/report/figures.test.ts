@@ -82,12 +82,12 @@ describe('the halo on the sensor', () => {
     expect(evaluate(plainRig()).halo.definitionRadiusMm).toBeNull();
   });
 
-  it('a speed a part does not pass leaves the rims as they are at the aperture it passes', () => {
+  it('a speed a part does not pass is a hole on the axis: the rims stay as soft as the lens is set', () => {
     const slow = { ...reducer, fastestFNumber: 2.84 };
     const { optics, halo } = evaluate(plainRig({ parts: [slow] }));
     expect(optics.train.fNumber).toBe(2.84);
-    // f/2.84 behind 0.71x is f/4 in front of it: half as soft as at f/2.
-    expect(halo.model.rims[0]?.softnessMm).toBeCloseTo(3 * 0.5 * 0.71, 9);
+    // The lens stands at f/2, whatever the reducer lets through.
+    expect(halo.model.rims[0]?.softnessMm).toBeCloseTo(3 * 0.71, 9);
   });
 
   it('a shift is held within what the adapters can do, both ways', () => {
