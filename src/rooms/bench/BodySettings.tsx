@@ -94,8 +94,8 @@ export function BodySettings({ actions, record, mode, body }: BodySettingsProps)
           {
             title: 'How it is held',
             options: [
-              { id: 'low', label: 'by hand or on a stand' },
-              { id: 'overhead', label: 'overhead or on a vehicle' },
+              { id: 'low', label: 'by hand or stand' },
+              { id: 'overhead', label: 'overhead, vehicle' },
             ],
           },
         ]}

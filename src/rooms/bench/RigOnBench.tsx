@@ -98,6 +98,7 @@ export function RigOnBench({ workspace, bench, ghost, onPin, onJudge }: RigOnBen
                 rig={rig}
                 kit={workspace.parts}
                 clear={report.verdict.kind === 'Clear'}
+                torn={report.fitProblem !== null}
                 startsOpen={startsOpen}
                 onPreview={setPreviewed}
                 onApply={actions.apply}

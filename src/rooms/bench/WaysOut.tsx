@@ -6,21 +6,20 @@ import type { Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
 import { Fold } from '@/ui/controls/Fold';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import { oneLine } from '@/ui/theme/type';
 import { useWays } from './useWays';
 
 /**
- * Room for four ways; more are reached by scrolling, and none leave the room as it is. The entries are
+ * Room for five ways in full words; more are reached by scrolling, and none leave the room as it is. The entries are
  * plain elements styled from here: they change several times a second while a ring is turned.
  */
 const List = styled.ul`
-  height: 118px;
+  height: 212px;
   overflow-y: auto;
   button {
     display: grid;
-    grid-template-columns: auto minmax(0, 1fr) auto;
+    grid-template-columns: auto minmax(0, 1fr);
     align-items: center;
-    gap: 9px;
+    column-gap: 9px;
     width: 100%;
     padding: 4px 6px 4px 2px;
     border: 0;
@@ -34,13 +33,10 @@ const List = styled.ul`
     background: var(--raised);
     color: var(--amber);
   }
-  .words {
-    ${oneLine}
-  }
   .price {
+    display: block;
     color: var(--muted);
     font-size: 12px;
-    white-space: nowrap;
   }
 `;
 
@@ -70,8 +66,10 @@ const WayEntry = memo(function WayEntry({ way, onPreview, onApply }: WayHandlers
         }}
       >
         <VerdictMark kind={way.after} size={19} />
-        <span className="words">{way.words}</span>
-        <span className="price"> {way.costWords}</span>
+        <span>
+          {way.words}
+          <span className="price"> {way.costWords}</span>
+        </span>
       </button>
     </li>
   );
@@ -81,10 +79,12 @@ interface WayListProps extends WayHandlers {
   ways: readonly Way[];
   /** True where nothing needs mending. */
   clear: boolean;
+  /** True where the rig does not go together: that comes first. */
+  torn: boolean;
 }
 
 /** Drawn anew only when other ways are found. */
-const WayList = memo(function WayList({ ways, clear, onPreview, onApply }: WayListProps) {
+const WayList = memo(function WayList({ ways, clear, torn, onPreview, onApply }: WayListProps) {
   return (
     <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
       {ways.map((way, i) => (
@@ -93,7 +93,11 @@ const WayList = memo(function WayList({ ways, clear, onPreview, onApply }: WayLi
       ))}
       {ways.length === 0 && (
         <None>
-          {clear ? 'Nothing needs mending.' : 'No single change or pair of changes mends this.'}
+          {torn
+            ? 'First it has to go together.'
+            : clear
+              ? 'Nothing needs mending.'
+              : 'No single change or pair of changes mends this.'}
         </None>
       )}
     </List>
@@ -110,16 +114,16 @@ interface WaysOutProps extends Omit<WayListProps, 'ways'> {
 const NO_WAYS: readonly Way[] = [];
 
 /** Changes that mend the verdict, each with its price: look at one by pointing at it, take it by pressing. */
-export function WaysOut({ rig, kit, startsOpen, clear, onPreview, onApply }: WaysOutProps) {
+export function WaysOut({ rig, kit, startsOpen, clear, torn, onPreview, onApply }: WaysOutProps) {
   const found = useWays(rig, kit);
   const ways = clear ? NO_WAYS : found;
   return (
     <Fold
       title="Ways out"
-      summary={clear ? 'none needed' : (ways[0]?.words ?? 'none found')}
+      summary={torn ? 'fit first' : clear ? 'none needed' : (ways[0]?.words ?? 'none found')}
       startsOpen={startsOpen}
     >
-      <WayList ways={ways} clear={clear} onPreview={onPreview} onApply={onApply} />
+      <WayList ways={ways} clear={clear} torn={torn} onPreview={onPreview} onApply={onApply} />
     </Fold>
   );
 }
