@@ -189,6 +189,7 @@ for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
     const sample: HaloSample = {
       ...told,
       front: { edgeRadiusMm: published, softnessMm: published * 0.1 },
+      meaning: 'half light',
       rear: null,
       exitPupilMm: null,
       centreXMm: 0,

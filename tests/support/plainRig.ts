@@ -42,6 +42,7 @@ export const plainLens = (more: Partial<Lens> = {}): Lens =>
         fNumber: 2,
         focusM: null,
         front: { edgeRadiusMm: 30, softnessMm: 3 },
+        meaning: 'half light',
         rear: null,
         exitPupilMm: 10_000,
         centreXMm: 0,

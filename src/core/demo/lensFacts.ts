@@ -41,6 +41,7 @@ export function samples(
     fNumber,
     focusM: null,
     front: { edgeRadiusMm: fe, softnessMm: fs },
+    meaning: 'half light',
     rear: re === null ? null : { edgeRadiusMm: re, softnessMm: rs },
     exitPupilMm,
     centreXMm: 0,

@@ -174,6 +174,7 @@ export function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string)
         fNumber: open.fNumber,
         focusM: null,
         front: rim,
+        meaning: 'half light',
         rear: { ...rim },
         exitPupilMm,
         centreXMm: 0,

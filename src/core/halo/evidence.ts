@@ -6,6 +6,7 @@ import { stopsBetweenFNumbers } from '../optics/stops';
 import { focusDoubt, focusScale, type FocusDoubt, type Setting } from './focus';
 import { atAperture, knotsAbout, marksOf, type Knot, type Mark } from './marks';
 import { priorFor, type Prior } from './priors';
+import { MEANING_SIGMA } from './published';
 
 /** How unsure a halo is. */
 export interface HaloUnsure {
@@ -65,7 +66,12 @@ interface Variances {
 }
 
 /** How unsure one sample is at an aperture. */
-function knotVariances(lens: Lens, { sample }: Knot, fNumber: number, usual: Prior): Variances {
+function knotVariances(
+  lens: Lens,
+  { sample, frontEdge }: Knot,
+  fNumber: number,
+  usual: Prior,
+): Variances {
   const { kind } = sample.evidence;
   const single = isOneFrame(sample.evidence);
   const stops = Math.abs(stopsBetweenFNumbers(fNumber, sample.fNumber));
@@ -79,8 +85,9 @@ function knotVariances(lens: Lens, { sample }: Knot, fNumber: number, usual: Pri
       : single
         ? SINGLE_FRAME_FALLOFF_SIGMA
         : FALLOFF_SIGMA[kind];
+  const told = kind === 'published' ? MEANING_SIGMA[sample.meaning] : 0;
   return {
-    edge: sample.edgeSigmaMm ** 2 + (singleMm * away) ** 2,
+    edge: sample.edgeSigmaMm ** 2 + (told * frontEdge) ** 2 + (singleMm * away) ** 2,
     softness: SOFTNESS_SIGMA[kind] ** 2 + (SINGLE_FRAME_SOFTNESS_SIGMA * away) ** 2,
     falloff: falloffSigma ** 2,
   };

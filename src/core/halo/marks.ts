@@ -10,6 +10,8 @@ import {
 } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
 import { focusScale, lensMagnification } from './focus';
+import { usualExitPupilMm } from './priors';
+import { edgeTold } from './published';
 
 /** What a sample says at its own aperture, brought to infinity. */
 export interface Knot {
@@ -65,11 +67,12 @@ function byFocal(samples: readonly HaloSample[]): HaloSample[][] {
 function knotOf(lens: Lens, sample: HaloSample): Knot {
   const { front, rear, fNumber } = sample;
   const scale = focusScale(lens, sample);
+  const pupilMm = sample.exitPupilMm ?? usualExitPupilMm(lens, sample.focalMm);
   const rearRim = rear ?? { ...front, edgeRadiusMm: front.edgeRadiusMm * UNSEEN_REAR };
   return {
     sample,
     logN: Math.log2(fNumber),
-    frontEdge: front.edgeRadiusMm / scale,
+    frontEdge: edgeTold(sample, pupilMm) / scale,
     frontSoftnessN: front.softnessMm * fNumber,
     rearEdge: rearRim.edgeRadiusMm / scale,
     rearSoftnessN: rearRim.softnessMm * fNumber,

@@ -32,7 +32,7 @@ export const WARNING_WORDS: Record<FrameWarning, string> = {
   sensorShape:
     'The frame’s shape is not the sensor’s; it was cropped, or the sensor size is wrong.',
   toneAssumed:
-    'The tone response was assumed. A wrong one moves the edge by a tenth of its softness.',
+    'The tone response was assumed. A wrong one moves the edge by a tenth of its softness; two frames a known step apart would tell it.',
   edgeOutside: 'The edge of the halo lies outside the frame: only a lower bound can be given.',
   oneSided:
     'The edge shows on one side of the frame only: the centre is not known to a millimetre.',

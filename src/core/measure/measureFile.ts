@@ -89,11 +89,36 @@ function underEither(image: PixelImage, options: Omit<FileOptions, 'tone'>): Ton
   };
 }
 
+/** What a usual contrast curve on top of the assumed tone moves the edge by, share of its softness. */
+const UNTOLD_TONE_SHARE = 0.1;
+
+/** A picture that does not say its tone: the interval holds what a contrast curve on top of it would do. */
+function underUntold(measured: TonedMeasure): TonedMeasure {
+  const { measure } = measured;
+  const half = measure.halfLightRadiusMm;
+  if (measure.status === 'refused') return measured;
+  const softest = Math.max(0, ...measure.rims.map((rim) => rim.softnessMm));
+  const by = UNTOLD_TONE_SHARE * softest;
+  return {
+    ...measured,
+    measure: {
+      ...measure,
+      halfLightRadiusMm: half && {
+        value: half.value,
+        low: Math.max(0, Math.min(half.low, half.value - by)),
+        high: Math.max(half.high, half.value + by),
+      },
+      warnings: [...measure.warnings, 'toneAssumed'],
+    },
+  };
+}
+
 function toned({ image, toldTone }: DecodedFrame, { tone, ...options }: FileOptions): TonedMeasure {
   if (tone === 'auto' && toldTone === null && image.depth === 16)
     return underEither(image, options);
   const chosen: Tone = tone === 'auto' ? { kind: toldTone ?? 'srgb' } : tone;
-  return { ...measureFrame(image, { ...options, tone: chosen }), tone: chosen };
+  const measured = { ...measureFrame(image, { ...options, tone: chosen }), tone: chosen };
+  return tone === 'auto' && toldTone === null ? underUntold(measured) : measured;
 }
 
 /** Reads and measures one file. */

@@ -92,6 +92,7 @@ function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): H
     fNumber: facts.fNumber,
     focusM: facts.focusM,
     front: figure(front ?? { edgeRadiusMm: fit.halfLightMm, softnessMm: 0 }),
+    meaning: 'half light',
     rear: rear ? figure(rear) : null,
     exitPupilMm: exitPupilOf(fit, facts.fNumber),
     centreXMm: clamp(fit.centre.xMm, -50, 50),

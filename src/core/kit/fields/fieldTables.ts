@@ -90,6 +90,7 @@ const SAMPLES = lens.list('halo', 'Halo samples', {
     fNumber: 8,
     focusM: null,
     front: { edgeRadiusMm: 21.6, softnessMm: 1 },
+    meaning: 'half light',
     rear: null,
     exitPupilMm: null,
     centreXMm: 0,
@@ -103,6 +104,7 @@ const SAMPLES = lens.list('halo', 'Halo samples', {
     sample.number('fNumber', 'f-number'),
     sample.number('focusM', 'Focus; empty is infinity', 'm'),
     sample.number('front.edgeRadiusMm', 'Edge radius, front rim', 'mm'),
+    sample.choice('meaning', 'A published radius means'),
     sample.number('front.softnessMm', 'Softness, front rim', 'mm'),
     sample.maybe('rear', 'A second, rear rim', {
       fields: rimFields(rim),

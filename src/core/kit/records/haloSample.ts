@@ -25,6 +25,10 @@ const evidenceSchema = record('evidence', {
 });
 export type Evidence = Static<typeof evidenceSchema>;
 
+/** What a published radius may mean; "image circle" is what makers call the part they answer for. */
+export const FIGURE_MEANINGS = ['half light', 'image circle', '-1 stop', '-2 stops'] as const;
+export type FigureMeaning = (typeof FIGURE_MEANINGS)[number];
+
 /** Whether a figure was measured from one frame alone: of other apertures it then tells little. */
 export const isOneFrame = ({ kind, frames }: Pick<Evidence, 'kind' | 'frames'>): boolean =>
   kind === 'measured' && frames < 2;
@@ -36,6 +40,8 @@ export const haloSampleSchema = record('halo sample', {
   /** Focus distance, m; null is infinity. */
   focusM: unknownOr(FOCUS_M),
   front: rimSchema,
+  /** What the front edge radius means where it was published: makers and testers mean different circles. */
+  meaning: oneOf(FIGURE_MEANINGS, { default: 'half light' }),
   /** Null where one rim describes what was seen. */
   rear: unknownOr(rimSchema),
   /** Exit-pupil distance, mm; null where unknown. */
@@ -56,6 +62,7 @@ export const haloSampleExample: HaloSample = {
   fNumber: 1.8,
   focusM: null,
   front: { edgeRadiusMm: 17.4, softnessMm: 3.6 },
+  meaning: 'half light',
   rear: { edgeRadiusMm: 18.3, softnessMm: 4.6 },
   exitPupilMm: 62,
   centreXMm: 0.1,

@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = '90bccb2edc499776';
+export const SHAPE = '46f76556858bffac';
