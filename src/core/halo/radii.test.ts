@@ -2,13 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { whereFalling } from '../maths/rootFinding';
 import {
+  acceptedRadius,
   BLACK_TRANSMISSION,
   CLEAR_TRANSMISSION,
   HALF_TRANSMISSION,
   haloRadii,
+  HARD_TRANSMISSION,
   radiusAtTransmission,
 } from './radii';
-import { transmissionAt, type Halo, type Rim } from './rims';
+import { lightAt, transmissionAt, type Halo, type Rim } from './rims';
 
 const oneRim = (R: number, w: number, exitPupilMm: number | null = null): Halo => ({
   rims: [{ side: 'front', edgeRadiusMm: R, softnessMm: w }],
@@ -86,5 +88,25 @@ describe('the radius at a transmission', () => {
     // Without falloff one stop down is half the light through the rims, and two a quarter.
     expect(radii.minus1).toBeCloseTo(radii.half, 2);
     expect(radii.minus2).toBeCloseTo(radiusAtTransmission(rims, 0.25), 2);
+  });
+});
+
+describe('the accepted radius', () => {
+  const halo = (softnessMm: number, exitPupilMm: number | null = null): Halo =>
+    oneRim(20, softnessMm, exitPupilMm);
+
+  it('is where the light is down by what is accepted, rims and natural falloff together', () => {
+    for (const limit of [1, 2]) {
+      const r = acceptedRadius(halo(6, 60), limit);
+      expect(-Math.log2(lightAt(halo(6, 60), r).light)).toBeCloseTo(limit, 2);
+    }
+  });
+
+  it('ends where the rims leave an eighth, however much dark is accepted: a hard edge is never fine', () => {
+    expect(HARD_TRANSMISSION).toBe(0.125);
+    const r = acceptedRadius(halo(4), 9);
+    expect(transmissionAt(halo(4).rims, r)).toBeCloseTo(HARD_TRANSMISSION, 2);
+    expect(acceptedRadius(halo(4), 3)).toBeCloseTo(r, 2);
+    expect(acceptedRadius(halo(4), 2)).toBeLessThan(r);
   });
 });
