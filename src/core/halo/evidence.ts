@@ -75,8 +75,9 @@ function knotVariances(
   const { kind } = sample.evidence;
   const single = isOneFrame(sample.evidence);
   const stops = Math.abs(stopsBetweenFNumbers(fNumber, sample.fNumber));
-  // A published figure speaks of one aperture, as a frame does.
-  const away = single || kind !== 'measured' ? Math.min(1, stops / ONE_APERTURE_STOPS) : 0;
+  // A published radius speaks of one aperture, as a frame does; two rims were told from several.
+  const ofOne = single || (kind !== 'measured' && sample.rear === null);
+  const away = ofOne ? Math.min(1, stops / ONE_APERTURE_STOPS) : 0;
   const singleMm =
     (ONE_APERTURE_SIGMA_MM[kind] * diagonalMm(lens.designFormat)) / EXPERIENCE_DIAGONAL_MM;
   const falloffSigma =

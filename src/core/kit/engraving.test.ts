@@ -41,6 +41,8 @@ describe('what an engraving says', () => {
     ['XZ35 50mm f/2', 50, 50, 2, 2],
     ['50mm f/2 anamorphic 2x', 50, 50, 2, 2],
     ['16-35 f2.8', 16, 35, 2.8, 2.8],
+    ['24-70mm f/2.8D', 24, 70, 2.8, 2.8],
+    ['QF16-55mmF2.8 R', 16, 55, 2.8, 2.8],
   ])('%s', (text, short, long, open, openLong) => {
     expect(read(text)).toMatchObject({
       focalMinMm: short,
@@ -56,6 +58,7 @@ describe('what an engraving says', () => {
     ['50mm T2.1', 50, 50, 2.1],
     ['T2.9 50-135mm', 50, 135, 2.9],
     ['T 1.3 / 35mm', 35, 35, 1.3],
+    ['50mmT2', 50, 50, 2],
   ])('%s is a T-stop, and no f-number', (text, short, long, tStop) => {
     expect(read(text)).toMatchObject({
       focalMinMm: short,

@@ -30,7 +30,7 @@ interface Token {
 
 const NUMBER = String.raw`\d{1,4}(?:\.\d{1,3})?`;
 const TOKEN = new RegExp(
-  String.raw`(?<prefix>[⌀Øø∅φ]\s*|1\s*:\s*|\bf\s*[/:]?\s*1\s*:\s*|\bf\s*=\s*|(?<![a-z])f\s*[/:]?\s*|(?<![a-z])t\s*/?\s*)?` +
+  String.raw`(?<prefix>[⌀Øø∅φ]\s*|1\s*:\s*|\bf\s*[/:]?\s*1\s*:\s*|\bf\s*=\s*|(?:(?<=mm)|(?<![a-z]))f\s*[/:]?\s*|(?:(?<=mm)|(?<![a-z]))t\s*/?\s*)?` +
     String.raw`(?<![\d.])(?<low>${NUMBER})(?:\s*-\s*(?<high>${NUMBER}))?(?!\d)` +
     String.raw`(?<suffix>\s*mm|\s*cm|\s*m\b|\s*[x×]|[a-z]+)?`,
   'gi',
@@ -44,11 +44,13 @@ const FASTEST = 0.5;
 function roleOf(prefix: string, suffix: string, before: string): Role {
   if (/^[⌀Øø∅φ]/.test(prefix)) return 'other';
   if (/^mm$/i.test(suffix)) return 'focal';
-  if (suffix !== '') return 'other';
+  if (/^(cm|m|x|×)$/i.test(suffix)) return 'other';
+  // Letters grown onto a speed are the maker's: "f/2.8D".
   if (/:\s*$/.test(prefix) && prefix.includes('1')) return 'speed';
   if (/=/.test(prefix)) return 'focal';
   if (/^f/i.test(prefix)) return 'speed';
   if (/^t/i.test(prefix)) return 'T-stop';
+  if (suffix !== '') return 'other';
   // A figure grown onto a word belongs to the lens's name.
   return /[a-z]$/i.test(before) ? 'other' : 'plain';
 }

@@ -27,7 +27,7 @@ function lensHints(lens: Lens): Hint[] {
     ...when(
       oneFrame,
       'halo',
-      'A setting measured from one frame: other apertures are known to ± 2 mm.',
+      'A setting measured from one frame: other apertures are known far less well.',
     ),
     ...when(
       lens.rearProtrusionMm === null,
