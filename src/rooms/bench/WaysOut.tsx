@@ -9,11 +9,11 @@ import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { useWays } from './useWays';
 
 /**
- * Room for five ways in full words; more are reached by scrolling, and none leave the room as it is. The entries are
+ * Room for four or five ways in full words; more are reached by scrolling, and none leave the room as it is. The entries are
  * plain elements styled from here: they change several times a second while a ring is turned.
  */
 const List = styled.ul`
-  height: 212px;
+  height: 132px;
   overflow-y: auto;
   button {
     display: grid;
@@ -33,8 +33,14 @@ const List = styled.ul`
     background: var(--raised);
     color: var(--amber);
   }
+  /* The price stands beside the words where both fit on a line, else below them. */
+  .way {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    column-gap: 10px;
+  }
   .price {
-    display: block;
     color: var(--muted);
     font-size: 12px;
   }
@@ -66,9 +72,9 @@ const WayEntry = memo(function WayEntry({ way, onPreview, onApply }: WayHandlers
         }}
       >
         <VerdictMark kind={way.after} size={19} />
-        <span>
-          {way.words}
-          <span className="price"> {way.costWords}</span>
+        <span className="way">
+          <span>{way.words}</span>
+          <span className="price">{way.costWords}</span>
         </span>
       </button>
     </li>
