@@ -169,8 +169,27 @@ const CHARACTER_DOUBT = { general: 1, cine: 1.25, macro: 1.25, anamorphic: 1.4 }
 export const usualExitPupilMm = (lens: Lens, focalMm: number): number =>
   priorFor(lens, focalMm).exitPupil * diagonalMm(lens.designFormat);
 
+const cache = new WeakMap<Lens, Map<number, Prior>>();
+/** Focal lengths kept of one lens; a ring that is turned passes many. */
+const MOST_KEPT = 64;
+
 /** What to expect of a lens at `focalMm` without a measurement. */
 export function priorFor(lens: Lens, focalMm: number): Prior {
+  let known = cache.get(lens);
+  if (!known) {
+    known = new Map();
+    cache.set(lens, known);
+  }
+  let prior = known.get(focalMm);
+  if (!prior) {
+    if (known.size >= MOST_KEPT) known.clear();
+    prior = buildPrior(lens, focalMm);
+    known.set(focalMm, prior);
+  }
+  return prior;
+}
+
+function buildPrior(lens: Lens, focalMm: number): Prior {
   const kind = lensKind(lens, focalMm);
   const usual = usualOf(kind);
   const doubt = CHARACTER_DOUBT[lens.character];

@@ -43,14 +43,16 @@ export const radiusAtTransmission = (rims: readonly Rim[], transmission: number)
  * rims leave an eighth. The one circle that verdict, margin, clean frame, scale-up and ways out go by.
  */
 export function acceptedRadius(halo: Halo, limitStops: number): number {
-  const end = blackoutRadiusMm(halo.rims);
-  const hard = whereFalling(
-    (r) => transmissionAt(halo.rims, r),
-    HARD_TRANSMISSION,
-    openRadiusMm(halo.rims),
-    end,
+  const { rims } = halo;
+  const dark = whereFalling(
+    (r) => lightAt(halo, r).light,
+    2 ** -limitStops,
+    0,
+    blackoutRadiusMm(rims),
   );
-  return whereFalling((r) => lightAt(halo, r).light, 2 ** -limitStops, 0, hard);
+  return transmissionAt(rims, dark) >= HARD_TRANSMISSION
+    ? dark
+    : Math.min(dark, radiusAtTransmission(rims, HARD_TRANSMISSION));
 }
 
 /** All named radii of a halo, mm, each >= 0. Each search starts where the last one ended. */

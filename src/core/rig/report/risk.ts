@@ -42,11 +42,19 @@ function chanceTooDark(through: number, limitStops: number, fall: number, sigma:
 
 /** Uncertainties beyond this many standard deviations are not looked at. */
 const REACH_SIGMAS = 3.6;
-/** Places along the edge's uncertainty where the rims are asked. */
-const CELLS = 12;
+/** Cells along the edge's uncertainty between which the rims are asked: as fine as the hardest rim wants. */
+const FEWEST_CELLS = 2;
+const MOST_CELLS = 9;
+const CELL_SHARE_OF_SOFTNESS = 0.3;
+
+function cellsFor(rims: readonly Rim[], reachMm: number): number {
+  const hardest = rims.reduce((least, rim) => Math.min(least, rim.softnessMm), Infinity);
+  const wanted = Math.ceil((2 * reachMm) / (CELL_SHARE_OF_SOFTNESS * Math.max(hardest, 1e-3)));
+  return Math.min(MOST_CELLS, Math.max(FEWEST_CELLS, wanted));
+}
 /** Between two places the chance may change by so much before it is looked at more closely. */
 const STEADY = 0.03;
-const FINER = 12;
+const FINER = 8;
 /** Light changing by more than this between two places does not run straight from one to the other. */
 const SHARP = 0.25;
 
@@ -58,7 +66,8 @@ function chanceOverEdge(
   chance: (through: number) => number,
 ): number {
   const reach = REACH_SIGMAS * sigma;
-  const step = (2 * reach) / CELLS;
+  const cells = cellsFor(rims, reach);
+  const step = (2 * reach) / cells;
   const throughAt = (deltaMm: number): number => {
     const moved = altered(rims, deltaMm, 1);
     return openRadiusMm(moved) >= cornerMm ? 1 : transmissionAt(moved, cornerMm);
@@ -68,7 +77,7 @@ function chanceOverEdge(
   let here = chance(through);
   let below = total;
   total *= here;
-  for (let i = 1; i <= CELLS; i += 1) {
+  for (let i = 1; i <= cells; i += 1) {
     const delta = -reach + i * step;
     const nextThrough = through >= 1 ? 1 : throughAt(delta);
     const next = nextThrough === through ? here : chance(nextThrough);
