@@ -2,7 +2,7 @@
 import { lightAt, type Halo } from '../halo/rims';
 import type { Body } from '../kit/records/body';
 import { bodyOf, FRESH_MODE } from '../kit/records/body';
-import type { HaloSample } from '../kit/records/haloSample';
+import { FARTHEST_PUPIL_MM, type HaloSample } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
 import { markingIn, type Marking } from '../kit/records/marking';
 import type { Mount } from '../kit/records/mount';
@@ -25,9 +25,6 @@ const lightOf = ({ k }: Vignetting, r: number): number =>
 /** Darkness of a calibration at share `r` of the corner's radius, stops. */
 export const calibratedStops = (v: Vignetting, r: number): number =>
   Math.min(DARKEST_STOPS, -Math.log2(Math.max(2 ** -DARKEST_STOPS, lightOf(v, r))));
-
-/** Where no natural falloff is seen the exit pupil stands as far as any does, mm. */
-const FARTHEST_PUPIL_MM = 10_000;
 
 /** Exit-pupil distance that natural falloff (1 + r²/L²)^-2 asks for, mm. */
 function pupilFrom(v: Vignetting, cornerMm: number): number {

@@ -4,6 +4,7 @@
  */
 import { pupilOf, openFNumberAt, type Lens } from '../kit/records/lens';
 import { workingFNumber } from '../optics/closeUp';
+import { keptIn } from '../maths/kept';
 import { pchip, type Curve } from '../maths/monotone';
 import { focusExtensionMm, focusScale, workingMagnification, type Setting } from './focus';
 import { atAperture, closeUpRatio, marksOf, type Mark } from './marks';
@@ -57,8 +58,6 @@ interface Known {
 }
 
 const cache = new WeakMap<Lens, Known>();
-/** Apertures and distances kept of one lens; a ring that is turned passes many. */
-const MOST_KEPT = 64;
 
 function curvesOf(lens: Lens, fNumber: number, magnification: number): Curves | null {
   const marks = marksOf(lens);
@@ -70,13 +69,7 @@ function curvesOf(lens: Lens, fNumber: number, magnification: number): Curves | 
     cache.set(lens, known);
   }
   const key = known.isOne ? '' : `${fNumber} ${magnification}`;
-  let curves = known.byAperture.get(key);
-  if (!curves) {
-    if (known.byAperture.size >= MOST_KEPT) known.byAperture.clear();
-    curves = buildCurves(lens, fNumber, magnification);
-    known.byAperture.set(key, curves);
-  }
-  return curves;
+  return keptIn(known.byAperture, key, () => buildCurves(lens, fNumber, magnification));
 }
 
 function rim(side: Rim['side'], edgeRadiusMm: number, softnessMm: number): Rim {

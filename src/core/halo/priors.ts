@@ -6,6 +6,7 @@
  * halo reaches beyond is common practice, no source. Shown as "estimated" and never as fact.
  */
 import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
+import { keptIn } from '../maths/kept';
 import { diagonalMm, type FrameSize } from '../optics/formats';
 import { PRIOR_CONSTANTS } from './priorConstants';
 import type { Halo } from './rims';
@@ -170,8 +171,6 @@ export const usualExitPupilMm = (lens: Lens, focalMm: number): number =>
   priorFor(lens, focalMm).exitPupil * diagonalMm(lens.designFormat);
 
 const cache = new WeakMap<Lens, Map<number, Prior>>();
-/** Focal lengths kept of one lens; a ring that is turned passes many. */
-const MOST_KEPT = 64;
 
 /** What to expect of a lens at `focalMm` without a measurement. */
 export function priorFor(lens: Lens, focalMm: number): Prior {
@@ -180,13 +179,7 @@ export function priorFor(lens: Lens, focalMm: number): Prior {
     known = new Map();
     cache.set(lens, known);
   }
-  let prior = known.get(focalMm);
-  if (!prior) {
-    if (known.size >= MOST_KEPT) known.clear();
-    prior = buildPrior(lens, focalMm);
-    known.set(focalMm, prior);
-  }
-  return prior;
+  return keptIn(known, focalMm, () => buildPrior(lens, focalMm));
 }
 
 function buildPrior(lens: Lens, focalMm: number): Prior {

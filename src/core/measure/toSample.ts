@@ -1,5 +1,10 @@
 /** Measured frames as what a lens knows of its halo. */
-import { isOneFrame, type Evidence, type HaloSample } from '../kit/records/haloSample';
+import {
+  FARTHEST_PUPIL_MM,
+  isOneFrame,
+  type Evidence,
+  type HaloSample,
+} from '../kit/records/haloSample';
 import type { FrameLight, HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
@@ -32,9 +37,6 @@ const MODEL_SHARE = 0.004;
 const BEYOND_SHARE = 0.02;
 const NEAR_CORNER = 0.92;
 const WELL_BEYOND = 1.04;
-
-/** No falloff at all: the exit pupil stands as far as any does, mm. */
-const FARTHEST_PUPIL_MM = 10_000;
 
 const oneFrameShare = (fNumber: number): number =>
   ONE_FRAME_SHARE[fNumber < TELLS_FALLOFF_FROM ? 'open' : 'closed'];

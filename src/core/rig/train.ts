@@ -1,4 +1,5 @@
 /** The train of parts behind the lens: what it does to focal length, light and halo. */
+import { FARTHEST_PUPIL_MM } from '../kit/records/haloSample';
 import type { Mount } from '../kit/records/mount';
 import { isFront, magnifies, type Part } from '../kit/records/part';
 import { diagonalMm } from '../optics/formats';
@@ -104,7 +105,6 @@ export function imageShiftMm(part: Part, mounts: ReadonlyMap<string, Mount>): nu
 
 /** Nearest an exit pupil may come to the sensor in the model, mm. */
 const NEAREST_PUPIL_MM = 10;
-const FARTHEST_PUPIL_MM = 10_000;
 
 /**
  * Exit-pupil distance from the new image behind a converter, mm. Without registers to tell where the

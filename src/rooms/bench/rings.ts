@@ -1,4 +1,5 @@
 /** The three rings of a rig: their scales, words, and verdict ribbons. */
+import { keptIn } from '@/core/maths/kept';
 import { nearestMarked } from '@/core/optics/apertures';
 import { stopsBetweenFNumbers } from '@/core/optics/stops';
 import { isZoom, openFNumberAt } from '@/core/kit/records/lens';
@@ -53,18 +54,10 @@ function readAperture(text: string, open: number, closed: number): number | null
 
 const isInfinity = (text: string): boolean => /^\s*(∞|inf(inity)?)\s*$/i.test(text);
 
-const MOST_REMEMBERED = 64;
 const scales = new Map<string, BarrelScale>();
 
 /** The same scale for the same ring, so that its engraving is not drawn anew while it is turned. */
-function remembered(key: string, make: () => BarrelScale): BarrelScale {
-  const known = scales.get(key);
-  if (known) return known;
-  if (scales.size >= MOST_REMEMBERED) scales.clear();
-  const scale = make();
-  scales.set(key, scale);
-  return scale;
-}
+const remembered = (key: string, make: () => BarrelScale): BarrelScale => keptIn(scales, key, make);
 
 const NOTHING_WORKS = 'stays open: no contacts, no ring of its own';
 

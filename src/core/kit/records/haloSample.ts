@@ -25,6 +25,9 @@ const evidenceSchema = record('evidence', {
 });
 export type Evidence = Static<typeof evidenceSchema>;
 
+/** As far as any exit pupil stands, mm: there natural falloff plays no part. */
+export const FARTHEST_PUPIL_MM = 10_000;
+
 /** What a published radius may mean; "image circle" is what makers call the part they answer for. */
 export const FIGURE_MEANINGS = ['half light', 'image circle', '-1 stop', '-2 stops'] as const;
 export type FigureMeaning = (typeof FIGURE_MEANINGS)[number];
@@ -45,7 +48,7 @@ export const haloSampleSchema = record('halo sample', {
   /** Null where one rim describes what was seen. */
   rear: unknownOr(rimSchema),
   /** Exit-pupil distance, mm; null where unknown. */
-  exitPupilMm: unknownOr(number(5, 10_000)),
+  exitPupilMm: unknownOr(number(5, FARTHEST_PUPIL_MM)),
   /** Halo centre against the middle of the mount, mm. */
   centreXMm: number(-50, 50, { default: 0 }),
   centreYMm: number(-50, 50, { default: 0 }),

@@ -235,10 +235,9 @@ const joined = (rig: Rig): boolean => jointProblems(rig).length === 0;
 /** Another part in a converter's place, or one more where its mounts let it in. */
 export function partIdeas(rig: Rig, kit: readonly Part[]): Idea[] {
   const ideas: Idea[] = [];
-  const wasJoined = joined(rig);
   const tryParts = (kind: WayKind, words: string, parts: readonly Part[]) => {
     const changed: Rig = { ...rig, parts };
-    if (!wasJoined || joined(changed)) {
+    if (joined(changed)) {
       ideas.push({
         kind,
         words,

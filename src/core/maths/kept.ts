@@ -1,0 +1,14 @@
+/** Values kept by key, so that what is asked again is not made again. */
+
+/** A ring that is turned passes many keys: beyond so many the map begins anew. */
+const MOST_KEPT = 64;
+
+/** The value kept under `key`, made where there is none. */
+export function keptIn<K, V extends object>(kept: Map<K, V>, key: K, make: () => V): V {
+  const known = kept.get(key);
+  if (known) return known;
+  if (kept.size >= MOST_KEPT) kept.clear();
+  const made = make();
+  kept.set(key, made);
+  return made;
+}
