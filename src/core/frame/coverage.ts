@@ -1,5 +1,11 @@
 /** How a halo covers a frame: corners, margins, shares, clean frames, and the verdict. */
-import { haloRadii, HARD_TRANSMISSION, type HaloRadii } from '../halo/radii';
+import {
+  haloProfile,
+  haloRadii,
+  HARD_TRANSMISSION,
+  type HaloProfile,
+  type HaloRadii,
+} from '../halo/radii';
 import { whereFalling } from '../maths/rootFinding';
 import { darknessStops, lightAt, transmissionAt, type Halo } from '../halo/rims';
 import type { FrameSize } from '../optics/formats';
@@ -133,8 +139,13 @@ export function cornerStopsOf(halo: Halo, frame: FrameSize): CornerStops {
 }
 
 /** Corner readings and margins of a halo over a frame. */
-export function coverage(halo: Halo, frame: FrameSize, travel: Travel): Coverage {
-  const radiiMm = haloRadii(halo);
+export function coverage(
+  halo: Halo,
+  frame: FrameSize,
+  travel: Travel,
+  profile: HaloProfile = haloProfile(halo),
+): Coverage {
+  const radiiMm = haloRadii(halo, profile);
   const worst = worstCornerRadius(frame, halo.centre, travel);
   return {
     cornerStops: cornerStopsOf(halo, frame),

@@ -168,6 +168,8 @@ function usualEvidence(lens: Lens, setting: Setting, scale: number): HaloEvidenc
   };
 }
 
+const later = (a: string, b: string): string => (a > b ? a : b);
+
 /** Knots a figure at an aperture rests on. */
 function knotsBehind({ knots }: Mark, fNumber: number): Knot[] {
   const [before, after, share] = knotsAbout(knots, fNumber);
@@ -221,7 +223,6 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
   const knots = near.flatMap((m) => knotsBehind(m, fNumber));
   const spread =
     (apart ** 2 + (OUTSIDE_SIGMA_SHARE * outside) ** 2 + focus.edgeShare ** 2) * edgeMm ** 2;
-  const dates = knots.map((k) => k.sample.evidence.date).sort();
   const kind = worstKind(near.map((m) => m.kind));
   return {
     kind,
@@ -231,7 +232,7 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
     unlikeShare: UNLIKE_SHARE[kind],
     sampleIds: knots.map((k) => k.sample.id),
     frames: knots.reduce((sum, k) => sum + k.sample.evidence.frames, 0),
-    date: dates.at(-1) ?? '',
+    date: knots.reduce((latest, { sample }) => later(latest, sample.evidence.date), ''),
     doubts: doubtsOf(between, knots, fNumber, focus),
   };
 }

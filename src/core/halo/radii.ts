@@ -38,36 +38,70 @@ export const radiusAtTransmission = (rims: readonly Rim[], transmission: number)
     blackoutRadiusMm(rims),
   );
 
+/** A halo at some places from its centre to the black, between which its named radii are sought. */
+export interface HaloProfile {
+  radii: number[];
+  through: number[];
+  light: number[];
+}
+
+/** Places between where the rims begin to cut and where nothing gets through. */
+const PLACES_IN_EDGE = 6;
+
+/** Worked out once where several radii of one halo are asked for. */
+export function haloProfile(halo: Halo): HaloProfile {
+  const open = openRadiusMm(halo.rims);
+  const end = blackoutRadiusMm(halo.rims);
+  const radii = [0];
+  for (let i = 0; i <= PLACES_IN_EDGE; i += 1)
+    radii.push(open + ((end - open) * i) / PLACES_IN_EDGE);
+  const points = radii.map((r) => lightAt(halo, r));
+  return {
+    radii,
+    through: points.map((p) => p.transmission),
+    light: points.map((p) => p.light),
+  };
+}
+
+/** Where a falling figure of the halo, known along its profile, passes a level, mm. */
+function radiusAt(
+  level: number,
+  of: (r: number) => number,
+  radii: readonly number[],
+  known: readonly number[],
+): number {
+  const after = known.findIndex((value) => value <= level);
+  const i = after < 0 ? radii.length - 1 : Math.max(1, after);
+  const [low = 0, high = 0] = [radii[i - 1], radii[i]];
+  return whereFalling(of, level, low, high, known[i - 1], known[i]);
+}
+
+const radiusOfLight = (halo: Halo, { radii, light }: HaloProfile, level: number): number =>
+  radiusAt(level, (r) => lightAt(halo, r).light, radii, light);
+
+const radiusThrough = (halo: Halo, { radii, through }: HaloProfile, level: number): number =>
+  radiusAt(level, (r) => transmissionAt(halo.rims, r), radii, through);
+
 /**
  * The radius within which a corner is accepted, mm: the light is down by no more than `limitStops` and the
  * rims leave an eighth. The one circle that verdict, margin, clean frame, scale-up and ways out go by.
  */
-export function acceptedRadius(halo: Halo, limitStops: number): number {
-  const { rims } = halo;
-  const dark = whereFalling(
-    (r) => lightAt(halo, r).light,
-    2 ** -limitStops,
-    0,
-    blackoutRadiusMm(rims),
-  );
-  return transmissionAt(rims, dark) >= HARD_TRANSMISSION
+export function acceptedRadius(
+  halo: Halo,
+  limitStops: number,
+  profile: HaloProfile = haloProfile(halo),
+): number {
+  const dark = radiusOfLight(halo, profile, 2 ** -limitStops);
+  return transmissionAt(halo.rims, dark) >= HARD_TRANSMISSION
     ? dark
-    : Math.min(dark, radiusAtTransmission(rims, HARD_TRANSMISSION));
+    : Math.min(dark, radiusThrough(halo, profile, HARD_TRANSMISSION));
 }
 
-/** All named radii of a halo, mm, each >= 0. Each search starts where the last one ended. */
-export function haloRadii(halo: Halo): HaloRadii {
-  const through = (r: number) => transmissionAt(halo.rims, r);
-  const light = (r: number) => lightAt(halo, r).light;
-  const open = openRadiusMm(halo.rims);
-  const end = blackoutRadiusMm(halo.rims);
-  const half = whereFalling(through, HALF_TRANSMISSION, open, end);
-  const minus1 = whereFalling(light, 0.5, 0, end);
-  return {
-    clear: whereFalling(through, CLEAR_TRANSMISSION, open, half),
-    half,
-    black: whereFalling(through, BLACK_TRANSMISSION, half, end),
-    minus1,
-    minus2: whereFalling(light, 0.25, minus1, end),
-  };
-}
+/** All named radii of a halo, mm, each >= 0. */
+export const haloRadii = (halo: Halo, profile: HaloProfile = haloProfile(halo)): HaloRadii => ({
+  clear: radiusThrough(halo, profile, CLEAR_TRANSMISSION),
+  half: radiusThrough(halo, profile, HALF_TRANSMISSION),
+  black: radiusThrough(halo, profile, BLACK_TRANSMISSION),
+  minus1: radiusOfLight(halo, profile, 0.5),
+  minus2: radiusOfLight(halo, profile, 0.25),
+});

@@ -183,8 +183,10 @@ function meanWeight(tilt: number, cone: number): number {
 }
 
 /** Natural falloff of a pinpoint pupil at radius `rMm`: (1 + r²/L²)^-2, relative to the axis. cos⁴ law. */
-export const naturalFalloff = (rMm: number, exitPupilMm: number): number =>
-  (1 + (rMm / exitPupilMm) ** 2) ** -2;
+export function naturalFalloff(rMm: number, exitPupilMm: number): number {
+  const rise = 1 + (rMm / exitPupilMm) ** 2;
+  return 1 / (rise * rise);
+}
 
 /** What one point of the halo gets. */
 export interface PointLight {

@@ -8,21 +8,24 @@ const MOST_STEPS = 60;
 /**
  * Place between `low` and `high` at which a falling function passes `level`, to about 5e-4 of a unit; the
  * nearer end where it does not pass it. Chandrupatla's bracketing method (Adv. Eng. Software 28, 1997):
- * inverse quadratic steps where they are safe, bisection where not.
+ * inverse quadratic steps where they are safe, bisection where not. What the function is at the ends can be
+ * handed in where it is known.
  */
 export function whereFalling(
   f: (x: number) => number,
   level: number,
   low: number,
   high: number,
+  atLow = f(low),
+  atHigh = f(high),
 ): number {
   let x1 = high;
   let x2 = low;
-  let f1 = f(x1) - level;
-  let f2 = f(x2) - level;
+  let f1 = atHigh - level;
+  let f2 = atLow - level;
   if (f2 <= 0) return low;
   if (f1 >= 0) return high;
-  let t = 0.5;
+  let t = f1 / (f1 - f2);
   for (let i = 0; i < MOST_STEPS; i += 1) {
     const x = x1 + t * (x2 - x1);
     const fx = f(x) - level;

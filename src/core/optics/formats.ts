@@ -42,14 +42,17 @@ export const FORMATS: readonly NamedFormat[] = [
 /** The frame every equivalent is counted against. ISO 1007 nominal 36x24. */
 export const FULL_FRAME: FrameSize = { widthMm: 36, heightMm: 24 };
 
-/** Diagonal of a frame, mm: hypot(w, h). */
-export const diagonalMm = (frame: FrameSize): number => Math.hypot(frame.widthMm, frame.heightMm);
+/** Length of (x, y). Several times as fast as Math.hypot, whose care for huge numbers no frame needs. */
+const lengthOf = (x: number, y: number): number => Math.sqrt(x * x + y * y);
+
+/** Diagonal of a frame, mm. */
+export const diagonalMm = ({ widthMm, heightMm }: FrameSize): number => lengthOf(widthMm, heightMm);
 
 /** From a point off the middle by (xMm, yMm) to the farthest corner of a frame, mm. */
 export const farthestCornerMm = (
   { widthMm, heightMm }: FrameSize,
   { xMm, yMm }: { xMm: number; yMm: number },
-): number => Math.hypot(widthMm / 2 + Math.abs(xMm), heightMm / 2 + Math.abs(yMm));
+): number => lengthOf(widthMm / 2 + Math.abs(xMm), heightMm / 2 + Math.abs(yMm));
 
 /** Reads "36x24" or "36 × 24" as a frame size in mm; null when it is no such thing or out of 0.5..400 mm. */
 export function parseFrame(text: string): FrameSize | null {

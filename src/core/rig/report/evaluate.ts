@@ -14,7 +14,7 @@ import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pi
 import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
 import { workingMagnification, type Setting } from '../../halo/focus';
 import { predictHalo } from '../../halo/predict';
-import { acceptedRadius } from '../../halo/radii';
+import { acceptedRadius, haloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
 import { fullName } from '../../kit/records/body';
@@ -279,8 +279,9 @@ export function evaluate(rig: Rig): Report {
   const { light, halo, delivered, travel } = setup;
   const limit = limitStops(rig.judgement);
   const verdict = judge(halo, delivered, travel, limit);
-  const covered = coverage(halo, delivered, travel);
-  const accepted = acceptedRadius(halo, limit);
+  const profile = haloProfile(halo);
+  const covered = coverage(halo, delivered, travel, profile);
+  const accepted = acceptedRadius(halo, limit, profile);
   const circle = circleCoverage(delivered, halo.centre, accepted, travel);
   const definition =
     rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;

@@ -31,12 +31,12 @@ function fallAt(halo: Halo, cornerMm: number): number {
  * How likely natural falloff is too much where the rims let `through`. The light it leaves is (1 + r²/L²)^-2;
  * r²/L² is normal about the one expected, by `sigma` as a share of it.
  */
-function chanceTooDark(through: number, limitStops: number, fall: number, sigma: number): number {
+function chanceTooDark(through: number, leastLight: number, fall: number, sigma: number): number {
   if (through < HARD_TRANSMISSION) return 1;
-  const needed = 2 ** -limitStops / through;
+  const needed = leastLight / through;
   if (needed >= 1) return 1;
   if (sigma <= 0 || fall >= 1) return fall >= needed ? 0 : 1;
-  const square = (light: number) => light ** -0.5 - 1;
+  const square = (light: number) => 1 / Math.sqrt(light) - 1;
   return 1 - normalShare((square(needed) / square(fall) - 1) / sigma);
 }
 
@@ -58,6 +58,15 @@ const FINER = 8;
 /** Light changing by more than this between two places does not run straight from one to the other. */
 const SHARP = 0.25;
 
+/** By number of cells: share of a normal variable below the finer places of its cells. */
+const SHARES_BELOW: readonly (readonly number[])[] = Array.from(
+  { length: MOST_CELLS + 1 },
+  (_, n) =>
+    Array.from({ length: n * FINER + 1 }, (_, k) =>
+      normalShare(REACH_SIGMAS * ((2 * k) / (n * FINER) - 1)),
+    ),
+);
+
 /** Chance over one softness, the edge spread by `sigma`. */
 function chanceOverEdge(
   rims: readonly Rim[],
@@ -67,40 +76,37 @@ function chanceOverEdge(
 ): number {
   const reach = REACH_SIGMAS * sigma;
   const cells = cellsFor(rims, reach);
+  const below = SHARES_BELOW[cells] ?? [];
   const step = (2 * reach) / cells;
   const throughAt = (deltaMm: number): number => {
     const moved = altered(rims, deltaMm, 1);
     return openRadiusMm(moved) >= cornerMm ? 1 : transmissionAt(moved, cornerMm);
   };
-  let total = normalShare(-REACH_SIGMAS);
+  /** Share of the variable between two of the finer places. */
+  const between = (from: number, to: number) => (below[to] ?? 1) - (below[from] ?? 0);
   let through = throughAt(-reach);
   let here = chance(through);
-  let below = total;
-  total *= here;
+  let total = (below[0] ?? 0) * here;
   for (let i = 1; i <= cells; i += 1) {
-    const delta = -reach + i * step;
-    const nextThrough = through >= 1 ? 1 : throughAt(delta);
+    const from = (i - 1) * FINER;
+    const nextThrough = through >= 1 ? 1 : throughAt(-reach + i * step);
     const next = nextThrough === through ? here : chance(nextThrough);
-    const share = normalShare(delta / sigma);
-    if (Math.abs(next - here) < STEADY) total += ((here + next) / 2) * (share - below);
-    else {
-      let from = below;
+    if (Math.abs(next - here) < STEADY) {
+      total += ((here + next) / 2) * between(from, from + FINER);
+    } else {
       const isSharp = nextThrough - through > SHARP;
-      for (let k = 1; k <= FINER; k += 1) {
-        const place = (k - 0.5) / FINER;
+      for (let k = 0; k < FINER; k += 1) {
+        const place = (k + 0.5) / FINER;
         const mid = isSharp
-          ? throughAt(delta - step * (1 - place))
+          ? throughAt(-reach + (i - 1 + place) * step)
           : through + (nextThrough - through) * place;
-        const to = normalShare((delta - step + (step * k) / FINER) / sigma);
-        total += chance(mid) * (to - from);
-        from = to;
+        total += chance(mid) * between(from + k, from + k + 1);
       }
     }
     through = nextThrough;
     here = next;
-    below = share;
   }
-  return total + here * (1 - below);
+  return total + here * (1 - (below[cells * FINER] ?? 1));
 }
 
 /**
@@ -118,7 +124,8 @@ export function riskOf(
   const cornerMm = worstCornerRadius(frame, halo.centre, travel);
   const sigma = Math.max(unsure.edgeSigmaMm, 1e-3);
   const fall = fallAt(halo, cornerMm);
-  const chance = (through: number) => chanceTooDark(through, limitStops, fall, unsure.falloffSigma);
+  const leastLight = 2 ** -limitStops;
+  const chance = (through: number) => chanceTooDark(through, leastLight, fall, unsure.falloffSigma);
   let risk = 0;
   for (const { z, weight } of HERMITE_3) {
     const rims = altered(halo.rims, 0, Math.exp(z * unsure.softnessSigma));
