@@ -4,22 +4,27 @@
  * verdict are foretold at other apertures, close up and behind converters, and held against the rays.
  */
 import { expose } from '../../src/core/bench-camera/expose';
-import { lightMap, trueRadii, type LightMap, type RayLens } from '../../src/core/bench-camera/rays';
+import {
+  lightMap,
+  trueRadii,
+  type Converter,
+  type LightMap,
+  type RayLens,
+} from '../../src/core/bench-camera/rays';
 import { lensExample, lensOf, type Lens } from '../../src/core/kit/records/lens';
 import type { HaloSample } from '../../src/core/kit/records/haloSample';
-import { evidenceFor } from '../../src/core/halo/evidence';
-import { usualExitPupilMm } from '../../src/core/halo/priors';
-import { predictHalo } from '../../src/core/halo/predict';
-import { haloRadii } from '../../src/core/halo/radii';
-import { NO_TRAVEL } from '../../src/core/frame/geometry';
-import type { FrameLight } from '../../src/core/measure/fit/haloFit';
 import { measureFrame } from '../../src/core/measure/measureFrame';
-import { sampleOf } from '../../src/core/measure/toSample';
-import { randomOf } from '../../src/core/maths/random';
+import { sampleOf, type SampleFrame } from '../../src/core/measure/toSample';
+import { mountOf } from '../../src/core/kit/records/mount';
+import { partOf, type Part } from '../../src/core/kit/records/part';
+import type { RigSettings } from '../../src/core/kit/records/rigRecord';
+import { randomOf, type Random } from '../../src/core/maths/random';
 import { diagonalMm, FULL_FRAME } from '../../src/core/optics/formats';
-import { riskOf } from '../../src/core/rig/report/risk';
+import { evaluate } from '../../src/core/rig/report/evaluate';
+import type { Rig } from '../../src/core/rig/rig';
 import { exposureOf, type DrawnRig } from '../../tests/support/frames';
 import { drawOtherLens } from '../../tests/support/otherLenses';
+import { plainRig } from '../../tests/support/plainRig';
 
 const LENSES = Number(process.env.LENSES ?? 60);
 /** Lenses from this number on; the method's constants were set on those from 0 to 59 and from 5000 to 5029. */
@@ -35,7 +40,7 @@ const traced = new Map<string, Truth>();
 
 /** Each lens, aperture and distance is traced once. */
 function truthAt(lens: RayLens, fNumber: number, half: number): Truth {
-  const key = `${lens.exitPupilMm} ${lens.group.focalMm} ${fNumber}`;
+  const key = `${lens.exitPupilMm} ${lens.converter?.factor} ${fNumber}`;
   const known = traced.get(key);
   if (known) return known;
   const map = lightMap(lens, fNumber, half * 1.6, half / 100);
@@ -48,13 +53,63 @@ function truthAt(lens: RayLens, fNumber: number, half: number): Truth {
 const carriedOut = (lens: RayLens, extensionMm: number): RayLens => ({
   ...lens,
   exitPupilMm: lens.exitPupilMm + extensionMm,
-  group: { ...lens.group, zMm: lens.group.zMm + extensionMm },
+  groups: lens.groups.map((g) => ({ ...g, zMm: g.zMm + extensionMm })),
   openings: lens.openings.map((o) => ({ ...o, zMm: o.zMm + extensionMm })),
 });
 
-type Frame = FrameLight & { fNumber: number };
+/** A converter and what the kit knows of it. */
+interface Behind {
+  converter: Converter;
+  holeMm: number;
+  part: Part;
+}
 
-function frameOf(rig: DrawnRig, fNumber: number, seed: number): Frame | null {
+const REGISTERS: Rig['mounts'] = new Map(
+  [
+    { id: 'deep', registerMm: 44 },
+    { id: 'shallow', registerMm: 18 },
+  ].map((m) => [m.id, mountOf({ ...m, name: m.id })]),
+);
+
+/** A thin converter with a hole of its own, told as a lens of another exit pupil showed it. */
+function drawConverter(random: Random, factor: number, rig: DrawnRig): Behind {
+  const frontMm = factor < 1 ? random.between(12, 34) : random.between(25, 45);
+  const sensorHalf = diagonalMm(rig.sensor) / 2;
+  const backMm = factor * frontMm;
+  const holeMm = sensorHalf * Math.max(1, factor) * random.between(0.75, 1.1);
+  const rearMountId = factor < 1 ? 'shallow' : 'deep';
+  const exitPupilMm = random.between(60, 200);
+  const past = 1 - backMm / exitPupilMm;
+  const told = 1 + random.between(-0.03, 0.03);
+  return {
+    converter: { zMm: frontMm, factor },
+    holeMm,
+    part: partOf({
+      id: 'c',
+      name: `converter ${factor}`,
+      kind: factor < 1 ? 'focal reducer' : 'teleconverter',
+      frontMountId: 'deep',
+      rearMountId,
+      factor,
+      thicknessMm: (factor < 1 ? 44 - 18 : 0) - frontMm * (1 - factor),
+      transmission: 0.95,
+      ownRim: {
+        edgeRadiusMm: (holeMm / past) * told,
+        softnessMm: backMm / (2 * 4 * past),
+        fNumber: 4,
+        exitPupilMm,
+      },
+    }),
+  };
+}
+
+const behind = (lens: RayLens, { converter, holeMm }: Behind): RayLens => ({
+  ...lens,
+  converter,
+  openings: [...lens.openings, { zMm: converter.zMm, radiusMm: holeMm }],
+});
+
+function frameOf(rig: DrawnRig, fNumber: number, seed: number): SampleFrame | null {
   const half = diagonalMm(rig.sensor) / 2;
   const map = lightMap(rig.lens, fNumber, half * 1.2, half / 240);
   const image = expose(map, exposureOf(rig, randomOf(seed), { tone: 'linear' }));
@@ -63,7 +118,9 @@ function frameOf(rig: DrawnRig, fNumber: number, seed: number): Frame | null {
     tone: { kind: 'linear' },
     fNumber,
   });
-  return measure.status !== 'refused' && evidence ? { grid: evidence.grid, fNumber } : null;
+  if (measure.status === 'refused' || !evidence) return null;
+  const unseenToMm = measure.status === 'bound' ? measure.lowerBoundMm : null;
+  return { grid: evidence.grid, fNumber, unseenToMm };
 }
 
 const lensWith = (rig: DrawnRig, focalMm: number, halo: HaloSample[], more: Partial<Lens> = {}) =>
@@ -104,36 +161,53 @@ function isBad(map: LightMap, rMm: number, limitStops: number): boolean {
 const onFull = (mm: number, rig: DrawnRig): number =>
   (mm * diagonalMm(FULL_FRAME)) / diagonalMm(rig.sensor);
 
-function casesOf(
-  rig: DrawnRig,
-  lens: Lens,
-  focalMm: number,
-  asked: readonly number[],
-  random: ReturnType<typeof randomOf>,
-  close: { focusM: number; extensionMm: number } | null = null,
-): Case[] {
+interface Asked {
+  rig: DrawnRig;
+  focalMm: number;
+  fNumbers: readonly number[];
+  random: Random;
+}
+
+/** A rig of the program that stands for a traced one, its square frame's corner at `cornerMm`. */
+function rigOf(lens: Lens, settings: Partial<RigSettings>, cornerMm: number, limit: number): Rig {
+  const side = cornerMm * Math.SQRT2;
+  const plain = plainRig({ parts: [], settings });
+  return {
+    ...plain,
+    lens,
+    mounts: REGISTERS,
+    mode: { ...plain.mode, widthMm: side, heightMm: side },
+    judgement: { ...plain.judgement, school: 'grade it out', gradeStops: limit },
+  };
+}
+
+interface Where {
+  close?: { focusM: number; extensionMm: number };
+  behind?: Behind;
+}
+
+function casesOf({ rig, focalMm, fNumbers, random }: Asked, lens: Lens, where: Where = {}): Case[] {
   const half = diagonalMm(rig.sensor) / 2;
-  return asked.flatMap((fNumber): Case[] => {
-    const there = close ? carriedOut(rig.lens, close.extensionMm) : rig.lens;
+  return fNumbers.flatMap((fNumber): Case[] => {
+    const out = where.close ? carriedOut(rig.lens, where.close.extensionMm) : rig.lens;
+    const there = where.behind ? behind(out, where.behind) : out;
     // The iris stays as it is while the pupil moves away: the working f-number grows.
     const working = (fNumber * there.exitPupilMm) / rig.lens.exitPupilMm;
-    const truth = truthAt(there, working, half);
+    const truth = truthAt(there, working, half * Math.max(1, there.converter?.factor ?? 1));
     if (truth.half === null) return [];
-    const setting = { focalMm, fNumber, focusM: close?.focusM ?? null };
-    const halo = predictHalo(lens, setting);
-    const evidence = evidenceFor(lens, setting);
-    const foretold = haloRadii({ ...halo, centre: { xMm: 0, yMm: 0 } }).half;
-    const miss = foretold - truth.half;
     const corner = truth.half * random.between(0.75, 1.25);
-    const side = corner * Math.SQRT2;
-    const frame = { widthMm: side, heightMm: side };
     const limit = [1, 2, 3][random.whole(0, 2)] ?? 2;
-    const risk = riskOf({ ...halo, centre: { xMm: 0, yMm: 0 } }, frame, NO_TRAVEL, limit, evidence);
+    const settings = { focalMm, fNumber, focusM: where.close?.focusM ?? null };
+    const { halo, coverage, verdict } = evaluate({
+      ...rigOf(lens, settings, corner, limit),
+      parts: where.behind ? [where.behind.part] : [],
+    });
+    const miss = coverage.radiiMm.half - truth.half;
     return [
       {
-        held: Math.abs(miss) <= 1.645 * evidence.edgeSigmaMm,
+        held: Math.abs(miss) <= 1.645 * halo.evidence.edgeSigmaMm,
         missMm: onFull(Math.abs(miss), rig),
-        risk,
+        risk: verdict.risk,
         bad: isBad(truth.map, corner, limit),
       },
     ];
@@ -144,19 +218,19 @@ const scenarios = new Map<string, Case[]>();
 const note = (name: string, cases: Case[]) =>
   scenarios.set(name, [...(scenarios.get(name) ?? []), ...cases]);
 
-let drawn = 0;
-for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
-  const rig = drawOtherLens(FROM + number);
-  if (!rig) continue;
+/** The sample without its centre: truth is asked about the lens's axis. */
+const centred = (sample: HaloSample): HaloSample => ({ ...sample, centreXMm: 0, centreYMm: 0 });
+
+function tryLens(rig: DrawnRig, number: number): boolean {
   const random = randomOf(77_000 + number);
   const focalMm = rig.lens.exitPupilMm / random.between(0.6, 2);
   const { openFNumber } = rig;
   const half = diagonalMm(rig.sensor) / 2;
-  const truthOpen = truthAt(rig.lens, openFNumber, half);
-  if (truthOpen.half === null || truthOpen.half > 1.1 * half) continue;
-  drawn += 1;
   traced.clear();
-  const asked = [openFNumber, openFNumber * 2, 8, 11].filter((n) => n >= openFNumber);
+  const truthOpen = truthAt(rig.lens, openFNumber, half);
+  if (truthOpen.half === null || truthOpen.half > 1.1 * half) return false;
+  const fNumbers = [openFNumber, openFNumber * 2, 8, 11].filter((n) => n >= openFNumber);
+  const asked: Asked = { rig, focalMm, fNumbers, random };
   const facts = {
     id: 's',
     fNumber: CLOSED,
@@ -165,27 +239,36 @@ for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
     date: '2026-05-12',
     source: '',
     note: '',
-    usualPupilMm: usualExitPupilMm(lensWith(rig, focalMm, []), focalMm),
+    lens: lensWith(rig, focalMm, []),
   };
   const open = frameOf(rig, openFNumber, number * 10 + 1);
   const closed = frameOf(rig, CLOSED, number * 10 + 2);
-  const measured = (frames: readonly Frame[]): HaloSample => sampleOf(frames, facts);
+  const measured = (frames: readonly SampleFrame[]): HaloSample => centred(sampleOf(frames, facts));
   const by = (sample: HaloSample, more: Partial<Lens> = {}) =>
     lensWith(rig, focalMm, [sample], more);
   if (open && closed) {
     const sample = measured([open, closed]);
-    note('two frames', casesOf(rig, by(sample), focalMm, asked, random));
+    note('two frames', casesOf(asked, by(sample)));
     const m = random.between(0.1, 0.4);
     const close = { focusM: (focalMm * (2 + m + 1 / m)) / 1000, extensionMm: m * focalMm };
-    note('two frames, close up, P known', casesOf(rig, by(sample), focalMm, asked, random, close));
+    note('two frames, close up, P known', casesOf(asked, by(sample), { close }));
     const unknown = by(sample, { pupilMagnification: null });
-    note('two frames, close up, P unknown', casesOf(rig, unknown, focalMm, asked, random, close));
+    note('two frames, close up, P unknown', casesOf(asked, unknown, { close }));
+    for (const factor of [0.71, 1.4]) {
+      const where = { behind: drawConverter(random, factor, rig) };
+      note(`two frames, behind × ${factor}`, casesOf(asked, by(sample), where));
+    }
   }
-  if (open) note('one frame, open', casesOf(rig, by(measured([open])), focalMm, asked, random));
-  if (closed) note('one frame, f/8', casesOf(rig, by(measured([closed])), focalMm, asked, random));
+  if (open) note('one frame, open', casesOf(asked, by(measured([open]))));
+  if (closed) {
+    const sample = measured([closed]);
+    note('one frame, f/8', casesOf(asked, by(sample)));
+    const where = { behind: drawConverter(random, 0.71, rig) };
+    note('one frame, f/8, behind × 0.71', casesOf(asked, by(sample), where));
+  }
   const published = truthAt(rig.lens, CLOSED, half).half;
   if (published !== null) {
-    const { usualPupilMm: _, ...told } = facts;
+    const { lens: _, ...told } = facts;
     const sample: HaloSample = {
       ...told,
       front: { edgeRadiusMm: published, softnessMm: published * 0.1 },
@@ -197,8 +280,16 @@ for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
       edgeSigmaMm: 0.5,
       evidence: { kind: 'published', date: '', frames: 0, source: 'half light at f/8' },
     };
-    note('published half light at f/8', casesOf(rig, by(sample), focalMm, asked, random));
+    note('published half light at f/8', casesOf(asked, by(sample)));
   }
+  return true;
+}
+
+/** Every other lens has groups of thick glass. */
+let drawn = 0;
+for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
+  const rig = drawOtherLens(FROM + number, number % 2 === 1);
+  if (rig && tryLens(rig, number)) drawn += 1;
 }
 
 const share = (cases: readonly Case[], of: (c: Case) => boolean) =>

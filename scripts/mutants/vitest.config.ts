@@ -17,6 +17,7 @@ export default defineConfig({
       'src/core/exchange/**',
       'tests/outside/lensfun.test.ts',
       'tests/outside/exiftool.test.ts',
+      'tests/outside/priorsFit.test.ts',
     ],
     env: { MOST_RUNS: '25', SEED: '20261126' },
     setupFiles: ['tests/support/seed.ts'],

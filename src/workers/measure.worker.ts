@@ -15,7 +15,7 @@ import type { PixelImage } from '@/core/measure/file/pixels';
 import type { LightGrid } from '@/core/measure/light/lightGrid';
 import type { Tone } from '@/core/measure/light/tone';
 import { toneFromFrames } from '@/core/measure/light/tonePair';
-import { sampleOf, type SampleFacts } from '@/core/measure/toSample';
+import { sampleOf, type SampleFacts, type SampleFrame } from '@/core/measure/toSample';
 
 /** The browser's own decoder: EXIF rotation applied, colours left as they stand in the file. */
 const decodePicture: PictureDecoder = async (bytes) => {
@@ -46,11 +46,6 @@ export interface FrameAnswer {
 
 export interface FrameRefusal {
   sentence: string;
-}
-
-export interface JointFrame {
-  grid: LightGrid;
-  fNumber: number;
 }
 
 const measureDoor = {
@@ -84,7 +79,7 @@ const measureDoor = {
     };
   },
   /** A sample from frames of one setting; the widest aperture first. */
-  sample(frames: readonly JointFrame[], facts: Omit<SampleFacts, 'fNumber'>): HaloSample {
+  sample(frames: readonly SampleFrame[], facts: Omit<SampleFacts, 'fNumber'>): HaloSample {
     const sorted = [...frames].sort((a, b) => a.fNumber - b.fNumber);
     return sampleOf(sorted, facts);
   },

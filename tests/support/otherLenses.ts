@@ -3,7 +3,7 @@
  * told by where they stand and how wide they are, not by what they do. None takes light from the axis.
  */
 import { expose } from '@/core/bench-camera/expose';
-import { trueRadii, type Opening, type RayLens } from '@/core/bench-camera/rays';
+import { trueRadii, type Group, type Opening, type RayLens } from '@/core/bench-camera/rays';
 import { diagonalMm } from '@/core/optics/formats';
 import { randomOf, type Random } from '@/core/maths/random';
 import {
@@ -18,11 +18,16 @@ import {
 
 /** Where a ray from (rMm, 0) on the sensor towards `qMm` in the pupil meets the plane at `zMm`, mm. */
 function heightAt(lens: Omit<RayLens, 'openings'>, rMm: number, qMm: number, zMm: number): number {
-  const slope = (qMm - rMm) / lens.exitPupilMm;
-  const { zMm: groupMm, focalMm } = lens.group;
-  if (zMm < groupMm) return rMm + slope * zMm;
-  const atGroup = rMm + slope * groupMm;
-  return atGroup + (slope - atGroup / focalMm) * (zMm - groupMm);
+  let slope = (qMm - rMm) / lens.exitPupilMm;
+  let height = rMm;
+  let at = 0;
+  for (const group of lens.groups) {
+    if (group.zMm >= zMm) break;
+    height += slope * (group.zMm - at);
+    slope -= height / group.focalMm;
+    at = group.zMm;
+  }
+  return height + slope * (zMm - at);
 }
 
 /** An opening at `zMm` whose rim the ray through the pupil's middle from the edge radius just meets. */
@@ -31,7 +36,21 @@ const openingAt = (lens: Omit<RayLens, 'openings'>, zMm: number, edgeMm: number)
   radiusMm: Math.abs(heightAt(lens, edgeMm, 0, zMm)),
 });
 
-function drawLens(random: Random, halfMm: number, edgeMm: number): RayLens {
+/** What stands before the iris: one thin group, or two apart, which bend off axis as thick glass does. */
+function groupsOf(random: Random, halfMm: number, exitPupilMm: number, thick: boolean): Group[] {
+  const first: Group = {
+    zMm: exitPupilMm + random.between(2, 14),
+    focalMm: halfMm * random.between(3, 9),
+    spherical: random.between(-0.08, 0.1),
+  };
+  if (!thick) return [first];
+  // A negative group ahead, as in wide lenses, or a second positive one.
+  const focalMm = halfMm * random.between(4, 10) * (random.chance(0.5) ? -1 : 1);
+  const second = { zMm: first.zMm + random.between(6, 25), focalMm, spherical: first.spherical };
+  return [first, second];
+}
+
+function drawLens(random: Random, halfMm: number, edgeMm: number, thick = false): RayLens {
   const exitPupilMm = halfMm * random.between(1.5, 4.5);
   const lens = {
     exitPupilMm,
@@ -39,15 +58,12 @@ function drawLens(random: Random, halfMm: number, edgeMm: number): RayLens {
     blades: random.whole(5, 9),
     pupilGrowth: random.between(-0.05, 0.15),
     pupilDrift: random.between(-0.05, 0.05),
-    group: {
-      zMm: exitPupilMm + random.between(2, 14),
-      focalMm: halfMm * random.between(3, 9),
-      spherical: random.between(-0.08, 0.1),
-    },
+    groups: groupsOf(random, halfMm, exitPupilMm, thick),
   };
+  const ahead = Math.max(...lens.groups.map((g) => g.zMm));
   const edge = () => edgeMm * random.between(1, 1.25);
   const before = Array.from({ length: random.whole(1, 2) }, () =>
-    openingAt(lens, lens.group.zMm + random.between(15, 90), edge()),
+    openingAt(lens, ahead + random.between(15, 90), edge()),
   );
   const behind = Array.from({ length: random.whole(0, 2) }, () =>
     openingAt(lens, exitPupilMm * random.between(0.2, 0.85), edge()),
@@ -63,11 +79,11 @@ const isHonest = (lens: RayLens): boolean =>
   );
 
 /** A lens by its number, with the sensor it is tried on; null where no honest lens came of it. */
-export function drawOtherLens(number: number): DrawnRig | null {
+export function drawOtherLens(number: number, thick = false): DrawnRig | null {
   const random = randomOf(300_000 + number);
   const sensor = pick(random, FORMATS);
   const half = diagonalMm(sensor) / 2;
-  const lens = drawLens(random, half, half * random.between(0.7, 1.15));
+  const lens = drawLens(random, half, half * random.between(0.7, 1.15), thick);
   const [away, turn] = [random.between(0, 0.6), random.between(0, 2 * Math.PI)];
   const centre = { xMm: away * Math.cos(turn), yMm: away * Math.sin(turn) };
   return isHonest(lens) ? { lens, sensor, openFNumber: lens.openFNumber, centre } : null;

@@ -52,7 +52,7 @@ export function hiddenLens(lens: HiddenLens): RayLens {
     blades: lens.blades,
     pupilGrowth: lens.pupilGrowth,
     pupilDrift: lens.pupilDrift,
-    group: { zMm: groupZ, focalMm: 1 / perFocal, spherical: lens.spherical },
+    groups: [{ zMm: groupZ, focalMm: 1 / perFocal, spherical: lens.spherical }],
     openings,
   };
 }

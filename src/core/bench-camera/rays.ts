@@ -1,6 +1,6 @@
 /**
  * Light on a sensor by tracing rays: from a point of the sensor through the iris as it is seen from there,
- * through the rims and the front group, out to the scene. It shares no formula with the halo model, so
+ * through the rims and groups of glass, out to the scene. It shares no formula with the halo model, so
  * that what measures can be tried against it.
  */
 
@@ -22,9 +22,25 @@ export interface RayLens {
   pupilGrowth: number;
   /** Relative wandering of the exit pupil away from the sensor with the square of the field tangent. */
   pupilDrift: number;
-  /** The group before the iris, thin, with a spherical error of its own. */
-  group: { zMm: number; focalMm: number; spherical: number };
+  /** The groups before the iris, nearest the sensor first. */
+  groups: readonly Group[];
   openings: readonly Opening[];
+  /** A thin converter behind the lens: rays are told as they would go on without it. */
+  converter?: Converter;
+}
+
+/** A thin group of glass with a spherical error of its own. */
+export interface Group {
+  /** Distance from the sensor, mm. */
+  zMm: number;
+  focalMm: number;
+  spherical: number;
+}
+
+export interface Converter {
+  /** How far it stands before the image of the bare lens, mm. */
+  zMm: number;
+  factor: number;
 }
 
 /** Rays through the iris, in units of its radius, each standing for the same area. */
@@ -73,45 +89,100 @@ export interface TracedLight {
   light: number;
 }
 
-/** Traces one point of the sensor at (rMm, 0). */
+/** A ray at a plane, and where it goes from there. */
+interface Ray {
+  zMm: number;
+  x: number;
+  y: number;
+  slopeX: number;
+  slopeY: number;
+  /** Growth of the distance between neighbouring rays: at the plane, and per mm beyond it. */
+  apart: number;
+  spread: number;
+}
+
+/** Carries a ray on to a plane farther from the sensor. */
+function carry(ray: Ray, zMm: number): void {
+  const by = zMm - ray.zMm;
+  ray.x += ray.slopeX * by;
+  ray.y += ray.slopeY * by;
+  ray.apart += ray.spread * by;
+  ray.zMm = zMm;
+}
+
+/** Bends a ray at the group it has come to. */
+function bend(ray: Ray, { focalMm, spherical }: Group): void {
+  const power = (1 + spherical * ((ray.x * ray.x + ray.y * ray.y) / focalMm ** 2)) / focalMm;
+  ray.slopeX -= ray.x * power;
+  ray.slopeY -= ray.y * power;
+  ray.spread -= ray.apart * power;
+}
+
+/**
+ * 1 + tan² of a ray where it meets the sensor. Behind a converter of factor m at a it comes from the height it
+ * has there to m r, over the distance m a.
+ */
+function squareOfSlope(sx: number, sy: number, rMm: number, converter?: Converter): number {
+  if (!converter) return 1 + sx * sx + sy * sy;
+  const { zMm, factor } = converter;
+  const x = (rMm + sx * zMm - factor * rMm) / (factor * zMm);
+  const y = sy / factor;
+  return 1 + x * x + y * y;
+}
+
+/** Openings and groups of a lens in the order in which a ray from the sensor meets them. */
+type Station = { opening: Opening } | { group: Group };
+const stationsOf = ({ openings, groups }: RayLens): Station[] => {
+  const at = (s: Station) => ('opening' in s ? s.opening.zMm : s.group.zMm);
+  return [...openings.map((opening) => ({ opening })), ...groups.map((group) => ({ group }))].sort(
+    (a, b) => at(a) - at(b),
+  );
+};
+
+/** Traces one point of the sensor at (rMm, 0); with a converter, the point it would be without. */
 function tracePoint(
   lens: RayLens,
   irisRadiusMm: number,
   rays: RayBundle,
+  stations: readonly Station[],
   rMm: number,
 ): TracedLight {
   const tangent = (rMm / lens.exitPupilMm) ** 2;
   const pupilZ = lens.exitPupilMm * (1 + lens.pupilDrift * tangent);
   const pupilRadius = irisRadiusMm * (1 + lens.pupilGrowth * tangent);
-  const { group, openings } = lens;
   const soft = rays.spacing * pupilRadius;
+  const { converter } = lens;
+  const ray: Ray = { zMm: 0, x: 0, y: 0, slopeX: 0, slopeY: 0, apart: 0, spread: 0 };
   let through = 0;
   let light = 0;
   for (let k = 0; k < rays.x.length; k += 1) {
-    const qx = (rays.x[k] as number) * pupilRadius;
-    const qy = (rays.y[k] as number) * pupilRadius;
-    const sx = (qx - rMm) / pupilZ;
-    const sy = qy / pupilZ;
-    const hx = rMm + sx * group.zMm;
-    const hy = sy * group.zMm;
-    const bend = (1 + group.spherical * ((hx * hx + hy * hy) / group.focalMm ** 2)) / group.focalMm;
-    const tx = sx - hx * bend;
-    const ty = sy - hy * bend;
+    const sx = ((rays.x[k] as number) * pupilRadius - rMm) / pupilZ;
+    const sy = ((rays.y[k] as number) * pupilRadius) / pupilZ;
+    ray.zMm = 0;
+    ray.x = rMm;
+    ray.y = 0;
+    ray.slopeX = sx;
+    ray.slopeY = sy;
+    ray.apart = 0;
+    ray.spread = 1 / pupilZ;
     let open = 1;
-    for (const opening of openings) {
-      const beyond = opening.zMm - group.zMm;
-      const x = beyond > 0 ? hx + tx * beyond : rMm + sx * opening.zMm;
-      const y = beyond > 0 ? hy + ty * beyond : sy * opening.zMm;
+    for (const station of stations) {
+      if ('group' in station) {
+        carry(ray, station.group.zMm);
+        bend(ray, station.group);
+        continue;
+      }
+      carry(ray, station.opening.zMm);
       // Neighbouring rays stand apart here by about this much: the edge between them is shared out.
-      const scale = beyond > 0 ? Math.abs(1 + beyond * (1 / pupilZ - bend)) : opening.zMm / pupilZ;
-      const edge = Math.max(1e-6, soft * scale);
-      const inside = 0.5 + (opening.radiusMm - Math.sqrt(x * x + y * y)) / edge;
+      const edge = Math.max(1e-6, soft * Math.abs(ray.apart));
+      const inside =
+        0.5 + (station.opening.radiusMm - Math.sqrt(ray.x * ray.x + ray.y * ray.y)) / edge;
       open *= inside <= 0 ? 0 : inside >= 1 ? 1 : inside;
       if (open === 0) break;
     }
     if (open === 0) continue;
     through += open;
-    const square = 1 + sx * sx + sy * sy;
+    const square = squareOfSlope(sx, sy, rMm, converter);
     light += open / (square * square);
   }
   const share = pupilRadius ** 2 / rays.x.length;
@@ -132,8 +203,13 @@ export interface LightMap {
 
 const ANGLES = 4;
 
-/** Traces a lens out to `reachMm` from its axis, a point every `stepMm`. */
+/**
+ * Traces a lens out to `reachMm` from its axis, a point every `stepMm`, both as they fall on the sensor.
+ * `fNumber` is that of the lens itself.
+ */
 export function lightMap(lens: RayLens, fNumber: number, reachMm: number, stepMm = 0.06): LightMap {
+  const stations = stationsOf(lens);
+  const factor = lens.converter?.factor ?? 1;
   const irisRadiusMm = lens.exitPupilMm / (2 * fNumber);
   const round = fNumber < lens.openFNumber * 1.15;
   const angles = round ? 1 : ANGLES;
@@ -143,9 +219,9 @@ export function lightMap(lens: RayLens, fNumber: number, reachMm: number, stepMm
   const through = new Float64Array(angles * radii);
   for (let a = 0; a < angles; a += 1) {
     const rays = bundle(round ? null : lens.blades, -(a / angles) * periodRad);
-    const axis = tracePoint(lens, irisRadiusMm, rays, 0);
+    const axis = tracePoint(lens, irisRadiusMm, rays, stations, 0);
     for (let i = 0; i < radii; i += 1) {
-      const here = tracePoint(lens, irisRadiusMm, rays, i * stepMm);
+      const here = tracePoint(lens, irisRadiusMm, rays, stations, (i * stepMm) / factor);
       light[a * radii + i] = here.light / axis.light;
       through[a * radii + i] = here.through / axis.through;
     }

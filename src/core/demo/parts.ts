@@ -4,11 +4,12 @@ import { partOf, type OwnRim, type Part, type PartTold } from '../kit/records/pa
 const base = { maker: 'Ninefold' };
 const CONTACTS: Electronics = { focus: true, aperture: true, metadata: true, stabiliser: false };
 
-const rim = (edgeRadiusMm: number, softnessMm: number, fNumber: number): OwnRim => ({
-  edgeRadiusMm,
-  softnessMm,
-  fNumber,
-});
+const rim = (
+  edgeRadiusMm: number,
+  softnessMm: number,
+  fNumber: number,
+  exitPupilMm: number,
+): OwnRim => ({ edgeRadiusMm, softnessMm, fNumber, exitPupilMm });
 
 const plain = (
   id: string,
@@ -55,7 +56,7 @@ const told: readonly PartTold[] = [
     transmission: 0.96,
     fastestFNumber: 1.2,
     clearDepthMm: 5,
-    ownRim: rim(17.4, 3.4, 1.28),
+    ownRim: rim(17.4, 3.4, 1.28, 70),
     designFormat: { widthMm: 23.5, heightMm: 15.6 },
     electronics: CONTACTS,
     massG: 196,
@@ -72,7 +73,7 @@ const told: readonly PartTold[] = [
     transmission: 0.95,
     fastestFNumber: 1.2,
     clearDepthMm: 3,
-    ownRim: rim(12.6, 2.6, 1.28),
+    ownRim: rim(12.6, 2.6, 1.28, 60),
     designFormat: { widthMm: 17.3, heightMm: 13 },
     electronics: CONTACTS,
     massG: 178,
@@ -89,7 +90,7 @@ const told: readonly PartTold[] = [
     transmission: 0.95,
     fastestFNumber: 1.4,
     clearDepthMm: 9,
-    ownRim: rim(25.5, 3.4, 2),
+    ownRim: rim(25.5, 3.4, 2, 80),
     designFormat: { widthMm: 36, heightMm: 24 },
     electronics: NO_ELECTRONICS,
     massG: 420,
@@ -106,7 +107,7 @@ const told: readonly PartTold[] = [
     transmission: 0.95,
     fastestFNumber: null,
     clearDepthMm: 0,
-    ownRim: rim(24.2, 2.4, 5.6),
+    ownRim: rim(24.2, 2.4, 5.6, 160),
     designFormat: { widthMm: 36, heightMm: 24 },
     electronics: { ...CONTACTS, stabiliser: true },
     massG: 225,
@@ -123,7 +124,7 @@ const told: readonly PartTold[] = [
     transmission: 0.93,
     fastestFNumber: null,
     clearDepthMm: 0,
-    ownRim: rim(25, 1.9, 8),
+    ownRim: rim(25, 1.9, 8, 160),
     designFormat: { widthMm: 36, heightMm: 24 },
     electronics: { ...CONTACTS, stabiliser: true },
     massG: 325,
@@ -140,7 +141,7 @@ const told: readonly PartTold[] = [
     transmission: 0.92,
     fastestFNumber: null,
     clearDepthMm: 28,
-    ownRim: rim(24.6, 2.4, 2.8),
+    ownRim: rim(24.6, 2.4, 2.8, 80),
     designFormat: { widthMm: 36.7, heightMm: 25.5 },
     electronics: NO_ELECTRONICS,
     massG: 610,
@@ -176,7 +177,7 @@ const told: readonly PartTold[] = [
     transmission: 0.92,
     fastestFNumber: null,
     clearDepthMm: null,
-    ownRim: rim(20.5, 2.4, 4),
+    ownRim: rim(20.5, 2.4, 4, 80),
     designFormat: { widthMm: 23.5, heightMm: 15.6 },
     electronics: { focus: true, aperture: true, metadata: true, stabiliser: true },
     massG: 330,

@@ -1,5 +1,10 @@
 /** What the halo of a lens at a setting rests on, and how sure it is. */
-import { EVIDENCE_KINDS, isOneFrame, type EvidenceKind } from '../kit/records/haloSample';
+import {
+  EVIDENCE_KINDS,
+  isEdgeUnseen,
+  isOneFrame,
+  type EvidenceKind,
+} from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
 import { diagonalMm } from '../optics/formats';
 import { stopsBetweenFNumbers } from '../optics/stops';
@@ -18,6 +23,10 @@ export interface HaloUnsure {
   falloffSigma: number;
   /** Share of lenses that are unlike all that was expected: no risk is stated below it, nor above 1 less it. */
   unlikeShare: number;
+  /** Whether nobody knows on which side of the iris the lens's own rim stands: a single one was seen. */
+  isSideUnknown: boolean;
+  /** How errors of the edge spread: most of a measurement's are small and a few large, an estimate's are normal. */
+  errors: 'normal' | 'long-tailed';
 }
 
 export interface HaloEvidence extends HaloUnsure {
@@ -42,7 +51,7 @@ const UNLIKE_SHARE = { measured: 0, published: 0.01, estimated: 0.01 } as const;
  * Prediction four stops away from what one frame, or one published figure, tells, mm on 36x24: found on lenses
  * traced by rays (docs/optics.md, "Risk").
  */
-const ONE_APERTURE_SIGMA_MM = { measured: 4, published: 2, estimated: 4 } as const;
+const ONE_APERTURE_SIGMA_MM = { measured: 3, published: 2, estimated: 3 } as const;
 /** The format that experience was gathered on: constants in mm scale with the lens's own. */
 const EXPERIENCE_DIAGONAL_MM = 43.27;
 /** So many stops from its aperture one figure tells as little as it ever will. */
@@ -53,11 +62,11 @@ const OUTSIDE_SIGMA_SHARE = 0.06;
 const BETWEEN_SIGMA_SHARE = 0.025;
 
 /** Softness as samples of a kind tell it; one frame tells that of other apertures less well. */
-const SOFTNESS_SIGMA = { measured: 0.1, published: 0.25, estimated: 0.35 } as const;
-const SINGLE_FRAME_SOFTNESS_SIGMA = 0.25;
+const SOFTNESS_SIGMA = { measured: 0.07, published: 0.25, estimated: 0.35 } as const;
+const SINGLE_FRAME_SOFTNESS_SIGMA = 0.2;
 /** Falloff by a told exit pupil; within one frame it is easily taken for the softness of a rim. */
-const FALLOFF_SIGMA = { measured: 0.15, published: 0.3, estimated: 0.5 } as const;
-const SINGLE_FRAME_FALLOFF_SIGMA = 0.4;
+const FALLOFF_SIGMA = { measured: 0.08, published: 0.3, estimated: 0.5 } as const;
+const SINGLE_FRAME_FALLOFF_SIGMA = 0.25;
 
 interface Variances {
   edge: number;
@@ -80,12 +89,13 @@ function knotVariances(
   const away = ofOne ? Math.min(1, stops / ONE_APERTURE_STOPS) : 0;
   const singleMm =
     (ONE_APERTURE_SIGMA_MM[kind] * diagonalMm(lens.designFormat)) / EXPERIENCE_DIAGONAL_MM;
+  const falloffKind = isEdgeUnseen(sample) ? 'measured' : kind;
   const falloffSigma =
     sample.exitPupilMm === null
       ? usual.sigma.falloff
       : single
         ? SINGLE_FRAME_FALLOFF_SIGMA
-        : FALLOFF_SIGMA[kind];
+        : FALLOFF_SIGMA[falloffKind];
   const told = kind === 'published' ? MEANING_SIGMA[sample.meaning] : 0;
   return {
     edge: sample.edgeSigmaMm ** 2 + (told * frontEdge) ** 2 + (singleMm * away) ** 2,
@@ -158,6 +168,8 @@ function usualEvidence(lens: Lens, setting: Setting, scale: number): HaloEvidenc
     softnessSigma: Math.hypot(usual.sigma.softness, focus.softness),
     falloffSigma: Math.hypot(usual.sigma.falloff, focus.falloff),
     unlikeShare: UNLIKE_SHARE.estimated,
+    isSideUnknown: false,
+    errors: 'normal',
     sampleIds: [],
     frames: 0,
     date: '',
@@ -193,6 +205,10 @@ function doubtsOf(
   );
   if (lonely && knots.length < 2)
     doubts.push('measured at one aperture only; a second frame at f/8 would settle the others');
+  if (knots.some(({ sample }) => isEdgeUnseen(sample)))
+    doubts.push(
+      'no edge was seen in its frames: it is estimated from how they darken toward the corners',
+    );
   if (knots.some(({ sample }) => sample.exitPupilMm === null))
     doubts.push('its exit pupil is not known: natural falloff is what is usual for its kind');
   return [...doubts, ...focus.doubts];
@@ -230,6 +246,8 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
     softnessSigma: Math.hypot(Math.sqrt(variances.softness), focus.softness),
     falloffSigma: Math.hypot(Math.sqrt(variances.falloff), focus.falloff),
     unlikeShare: UNLIKE_SHARE[kind],
+    isSideUnknown: knots.some(({ sample }) => sample.rear === null),
+    errors: knots.every(({ sample }) => sample.evidence.frames > 0) ? 'long-tailed' : 'normal',
     sampleIds: knots.map((k) => k.sample.id),
     frames: knots.reduce((sum, k) => sum + k.sample.evidence.frames, 0),
     date: knots.reduce((latest, { sample }) => later(latest, sample.evidence.date), ''),

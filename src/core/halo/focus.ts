@@ -91,9 +91,9 @@ const INTERNAL_EDGE_SIGMA = 0.5;
  * Even where the whole lens moves and its pupil is known; growth per unit of magnification, share of R. Found
  * on lenses traced by rays (docs/optics.md, "Risk").
  */
-const UNIT_EDGE_SIGMA = 0.18;
+const UNIT_EDGE_SIGMA = 0.12;
 /** The softness follows no single rule with focus; growth per unit of magnification. An assumption. */
-const SOFTNESS_SIGMA = 0.5;
+const SOFTNESS_SIGMA = 0.3;
 /** The pupil of a lens that focuses inside wanders, its falloff with it; growth per unit of magnification. An assumption. */
 const INTERNAL_FALLOFF_SIGMA = 1;
 /** Below this magnification focusing changes nothing anyone sees. */

@@ -101,6 +101,24 @@ function farHalo(lens: Lens, setting: Setting, magnification: number): Omit<Halo
   };
 }
 
+/**
+ * How much softer a rim falls once the lens is carried out by `outMm`. One behind the iris, z from the sensor,
+ * w = z/(2 N (1 - z/L)), grows by 1 + e/z; one before it by less than the edge radius does, and is taken half
+ * way. From the rays past pupil and rim.
+ */
+function softenedBy(
+  { side, softnessMm }: Rim,
+  fNumber: number,
+  edgeScale: number,
+  outMm: number,
+  exitPupilMm: number | null,
+): number {
+  if (side === 'front' || softnessMm <= 0) return Math.sqrt(edgeScale);
+  const slope = 2 * fNumber * softnessMm;
+  const zMm = exitPupilMm === null ? slope : slope / (1 + slope / exitPupilMm);
+  return zMm > 0 ? Math.max(edgeScale, 1 + outMm / zMm) : edgeScale;
+}
+
 /** Halo of the bare lens on its own image plane, without the evidence behind it. Fast. */
 export function predictHalo(lens: Lens, setting: Setting): Halo {
   const m = workingMagnification(lens, setting);
@@ -108,9 +126,11 @@ export function predictHalo(lens: Lens, setting: Setting): Halo {
   const scale = focusScale(lens, setting);
   const coneTangent = 1 / (2 * workingFNumber(setting.fNumber, m, pupilOf(lens)));
   if (scale === 1) return { rims, exitPupilMm, coneTangent, centre };
+  const out = focusExtensionMm(lens, setting);
+  const softer = (r: Rim) => softenedBy(r, setting.fNumber, scale, out, exitPupilMm);
   return {
-    rims: rims.map((r) => rim(r.side, r.edgeRadiusMm * scale, r.softnessMm)),
-    exitPupilMm: exitPupilMm === null ? null : exitPupilMm + focusExtensionMm(lens, setting),
+    rims: rims.map((r) => rim(r.side, r.edgeRadiusMm * scale, r.softnessMm * softer(r))),
+    exitPupilMm: exitPupilMm === null ? null : exitPupilMm + out,
     coneTangent,
     centre,
   };

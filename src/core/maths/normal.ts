@@ -10,6 +10,16 @@ export function normalShare(z: number): number {
   return z >= 0 ? 1 - tail : tail;
 }
 
+/** Most errors of a measurement are small, a few are large: parts of a mixture, by the standard deviation stated. */
+const LONG_TAILED = [
+  { weight: 0.8, scale: 0.45 },
+  { weight: 0.2, scale: 1.9 },
+] as const;
+
+/** Share below `z` of such a mixture of two normal distributions about 0; its own deviation is 0.94. */
+export const longTailedShare = (z: number): number =>
+  LONG_TAILED.reduce((sum, { weight, scale }) => sum + weight * normalShare(z / scale), 0);
+
 /** Nodes and weights of three-point Gauss-Hermite quadrature over a normal variable. */
 export const HERMITE_3 = [
   { z: -Math.sqrt(3), weight: 1 / 6 },

@@ -33,7 +33,8 @@ export const WARNING_WORDS: Record<FrameWarning, string> = {
     'The frame’s shape is not the sensor’s; it was cropped, or the sensor size is wrong.',
   toneAssumed:
     'The tone response was assumed. A wrong one moves the edge by a tenth of its softness; two frames a known step apart would tell it.',
-  edgeOutside: 'The edge of the halo lies outside the frame: only a lower bound can be given.',
+  edgeOutside:
+    'The edge of the halo lies outside the frame, or is too soft to place: a lens learns its falloff and a lower bound from it, the edge stays an estimate.',
   oneSided:
     'The edge shows on one side of the frame only: the centre is not known to a millimetre.',
   softEdge: 'The edge is so soft that falloff and rim cannot be told apart: the interval is wide.',

@@ -1,10 +1,12 @@
 /** Measured frames as what a lens knows of its halo. */
+import { usualExitPupilMm } from '../halo/priors';
 import {
   FARTHEST_PUPIL_MM,
   isOneFrame,
   type Evidence,
   type HaloSample,
 } from '../kit/records/haloSample';
+import type { Lens } from '../kit/records/lens';
 import type { FrameLight, HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
@@ -19,8 +21,15 @@ export interface SampleFacts {
   date: string;
   source: string;
   note: string;
-  /** Exit pupil to expect of the kind of lens, for a frame too wide open to tell its own, mm. */
-  usualPupilMm: number;
+  /** What is usual of its kind stands in for what the frames do not tell. */
+  lens: Lens;
+}
+
+/** A frame of one setting. */
+export interface SampleFrame extends FrameLight {
+  fNumber: number;
+  /** No edge was seen out to here, mm; null where one was. */
+  unseenToMm: number | null;
 }
 
 /** Ends of a 90 % interval lie so many standard deviations from the middle. */
@@ -28,7 +37,7 @@ const NINETY_SIGMAS = 1.645;
 /** Joint and single fits err each in part. */
 const DISAGREEMENT_SHARE = 0.5;
 /** One frame leaves the edge unsure by this share of it; found on lenses traced by rays (docs/optics.md, measuring). */
-const ONE_FRAME_SHARE = { open: 0.14, closed: 0.03 } as const;
+const ONE_FRAME_SHARE = { open: 0.1, closed: 0.02 } as const;
 /** Where no frame sets a limit outward, the edge is unsure by this share of it. */
 const NO_LIMIT_SHARE = 0.1;
 /** What the model of two rims leaves of any lens, share of the edge. */
@@ -55,14 +64,82 @@ function beyondCorner({ fields, halfLightMm, centre }: HaloFit): number {
   return Math.min(1, Math.max(0, share));
 }
 
-/** A sample from frames of one setting at one aperture or several, the widest first. */
+/**
+ * A sample from frames of one setting at one aperture or several, the widest first. A frame that shows no edge
+ * counts where it tells the falloff: stopped down further than those that show one.
+ */
 export function sampleOf(
-  frames: readonly (FrameLight & { fNumber: number })[],
+  frames: readonly SampleFrame[],
   facts: Omit<SampleFacts, 'fNumber'>,
 ): HaloSample {
-  const { fit, disagreementMm } = fitTogether(frames, facts.usualPupilMm);
-  return sampleFrom(fit, { ...facts, fNumber: frames[0]?.fNumber ?? 1 }, disagreementMm);
+  const edge = frames.filter((f) => f.unseenToMm === null);
+  const widest = edge.at(-1);
+  if (!widest) return sampleWithoutEdge(frames, facts);
+  const telling = frames.filter((f) => f.unseenToMm === null || f.fNumber > widest.fNumber);
+  const usualPupilMm = usualExitPupilMm(facts.lens, facts.focalMm);
+  const { fit, disagreementMm } = fitTogether(telling, usualPupilMm);
+  return sampleFrom(fit, { ...facts, fNumber: telling[0]?.fNumber ?? 1 }, disagreementMm);
 }
+
+/*
+ * A fit that is carried on beyond the frame finds the edge too far out, a soft one much too far: it lies 0.6 of
+ * the way there, give or take 0.4. Found on lenses traced by rays (docs/optics.md, "Measuring").
+ */
+const UNSEEN_SHARE = 0.6;
+const UNSEEN_SIGMA = 0.4;
+const UNSEEN_SIGMA_LEAST = 0.02;
+/** Farther beyond what was seen than this share of it no edge is looked for. */
+const UNSEEN_REACH = 0.4;
+/** Rims begin to be noticed about here; that was seen, and stays. */
+const CLEAR_WIDTHS = 0.77;
+
+/**
+ * What frames without an edge tell: how the light falls off within them, and that the edge lies farther out,
+ * which makes it an estimate.
+ */
+function sampleWithoutEdge(
+  frames: readonly SampleFrame[],
+  { lens, ...facts }: Omit<SampleFacts, 'fNumber'>,
+): HaloSample {
+  const last = frames.at(-1);
+  if (!last) throw new RangeError('no frames to measure');
+  const { fNumber } = last;
+  const { fit } = fitTogether([last], usualExitPupilMm(lens, facts.focalMm));
+  const seen = Math.max(...frames.map((f) => f.unseenToMm ?? 0));
+  const beyond = Math.min(Math.max(0, fit.halfLightMm - seen), UNSEEN_REACH * seen);
+  const inward = fit.halfLightMm - (seen + UNSEEN_SHARE * beyond);
+  const carriedBack = (rim: HaloFit['rims'][number]) =>
+    figureOf({
+      edgeRadiusMm: rim.edgeRadiusMm - inward,
+      softnessMm: Math.max(0, rim.softnessMm - inward / CLEAR_WIDTHS),
+    });
+  const [front, rear] = fit.rims;
+  return {
+    ...facts,
+    fNumber,
+    front: front ? carriedBack(front) : { edgeRadiusMm: seen, softnessMm: 0 },
+    meaning: 'half light',
+    rear: rear ? carriedBack(rear) : null,
+    exitPupilMm: exitPupilOf(fit, fNumber),
+    centreXMm: 0,
+    centreYMm: 0,
+    edgeSigmaMm: clamp(UNSEEN_SIGMA * beyond + UNSEEN_SIGMA_LEAST * seen, 0.01, 50),
+    evidence: {
+      kind: 'estimated',
+      date: facts.date,
+      frames: frames.length,
+      source: facts.source,
+    },
+  };
+}
+
+const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
+
+/** A fitted rim as a record keeps it. */
+const figureOf = (rim: HaloFit['rims'][number]) => ({
+  edgeRadiusMm: clamp(rim.edgeRadiusMm, 0.5, 400),
+  softnessMm: clamp(rim.softnessMm, 0, 400),
+});
 
 /** A sample from a fit, `disagreementMm` from what single frames say. */
 function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): HaloSample {
@@ -83,19 +160,14 @@ function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): H
     source: facts.source,
   };
   const [front, rear] = fit.rims;
-  const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
-  const figure = (rim: HaloFit['rims'][number]) => ({
-    edgeRadiusMm: clamp(rim.edgeRadiusMm, 0.5, 400),
-    softnessMm: clamp(rim.softnessMm, 0, 400),
-  });
   return {
     id: facts.id,
     focalMm: facts.focalMm,
     fNumber: facts.fNumber,
     focusM: facts.focusM,
-    front: figure(front ?? { edgeRadiusMm: fit.halfLightMm, softnessMm: 0 }),
+    front: figureOf(front ?? { edgeRadiusMm: fit.halfLightMm, softnessMm: 0 }),
     meaning: 'half light',
-    rear: rear ? figure(rear) : null,
+    rear: rear ? figureOf(rear) : null,
     exitPupilMm: exitPupilOf(fit, facts.fNumber),
     centreXMm: clamp(fit.centre.xMm, -50, 50),
     centreYMm: clamp(fit.centre.yMm, -50, 50),

@@ -136,7 +136,7 @@ describe('parts that are neither plain nor converters', () => {
     kind: 'front converter',
     factor: 0.7,
     transmission: 0.92,
-    ownRim: { edgeRadiusMm: 15, softnessMm: 2, fNumber: 4 },
+    ownRim: { edgeRadiusMm: 15, softnessMm: 2, fNumber: 4, exitPupilMm: null },
   };
 
   it('a tube extends by its thickness, a helicoid by what it is run out', () => {
@@ -222,7 +222,7 @@ describe('a rim nobody measured', () => {
   });
 
   it('is not made up where it was measured, where nothing is known, or without glass', () => {
-    const ownRim = { edgeRadiusMm: 30, softnessMm: 2, fNumber: 4 };
+    const ownRim = { edgeRadiusMm: 30, softnessMm: 2, fNumber: 4, exitPupilMm: null };
     expect(assumedEdgeMm({ ...twice, ownRim }, throat, 120)).toBeNull();
     expect(assumedEdgeMm(twice, MOUNTS, 120)).toBeNull();
     expect(assumedEdgeMm(partOf('plain adapter'), throat, 120)).toBeNull();

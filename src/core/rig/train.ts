@@ -1,7 +1,7 @@
 /** The train of parts behind the lens: what it does to focal length, light and halo. */
 import { FARTHEST_PUPIL_MM } from '../kit/records/haloSample';
 import type { Mount } from '../kit/records/mount';
-import { isFront, magnifies, type Part } from '../kit/records/part';
+import { isFront, magnifies, type OwnRim, type Part } from '../kit/records/part';
 import { diagonalMm } from '../optics/formats';
 import { isTold, transmissionOf, type Lens } from '../kit/records/lens';
 import type { Halo, Rim } from '../halo/rims';
@@ -126,18 +126,48 @@ function pupilBehind(
   return Math.abs(behind) < NEAREST_PUPIL_MM ? NEAREST_PUPIL_MM * (behind < 0 ? -1 : 1) : behind;
 }
 
+/** A hole between sensor and exit pupil: how far from the sensor, and its radius, mm. */
+interface Hole {
+  zMm: number;
+  radiusMm: number;
+}
+
+/** Least share of the way to the exit pupil that is left beyond a hole; nearer to it none is a rim. */
+const LEAST_PAST = 0.1;
+const pastHole = (zMm: number, pupilMm: number | null): number =>
+  pupilMm === null ? 1 : Math.max(LEAST_PAST, 1 - zMm / pupilMm);
+
+/**
+ * The rim a hole makes for a lens whose exit pupil stands `pupilMm` from the sensor, at f-number N:
+ * R = h/(1 - z/L), w = z/(2 N (1 - z/L)). Rays from the rim of the pupil past the rim of the hole.
+ */
+function rimOfHole({ zMm, radiusMm }: Hole, fNumber: number, pupilMm: number | null): Rim {
+  const past = pastHole(zMm, pupilMm);
+  const edgeRadiusMm = radiusMm / past;
+  return {
+    side: 'rear',
+    edgeRadiusMm,
+    softnessMm: Math.min(edgeRadiusMm, zMm / (2 * fNumber * past)),
+  };
+}
+
+/** The hole that a rim seen past an exit pupil must be: the same formulas the other way round. */
+function holeOfRim({ edgeRadiusMm, softnessMm, fNumber }: OwnRim, pupilMm: number): Hole {
+  const slope = 2 * fNumber * softnessMm;
+  const zMm = slope / (1 + slope / pupilMm);
+  return { zMm, radiusMm: edgeRadiusMm * pastHole(zMm, pupilMm) };
+}
+
 /** A converter's rear hole over the throat it stands in, and over half the format it was made for. */
 const HOLE_SHARE_OF_THROAT = 0.42;
 const EDGE_SHARE_OF_FORMAT = 1.12;
-/** Softness of a rim nobody measured over its radius, at f/4. */
+/** Softness of a rim nobody measured over its radius, at f/4. All three: common practice, no source. */
 const ASSUMED_SOFTNESS_N = 0.4;
-/** How far such rims scatter, share of the radius. All four: common practice, no source. */
-export const ASSUMED_RIM_SIGMA = 0.1;
 
 /**
  * The rim a converter must have though nobody measured it, edge radius behind it, mm: from the format it was
  * made for, and not wider than a hole in its rear mount's throat, seen past an exit pupil `pupilMm` from the
- * sensor, R = h/(1 - z/L). Null where neither format nor throat is known.
+ * sensor. Null where neither format nor throat is known.
  */
 export function assumedEdgeMm(
   part: Part,
@@ -149,8 +179,8 @@ export function assumedEdgeMm(
   const edges: number[] = [];
   if (part.designFormat) edges.push((EDGE_SHARE_OF_FORMAT * diagonalMm(part.designFormat)) / 2);
   if (rear && rear.throatMm !== null) {
-    const past = pupilMm === null ? 1 : 1 - rear.registerMm / pupilMm;
-    if (past > 0) edges.push((HOLE_SHARE_OF_THROAT * rear.throatMm) / past);
+    const hole = { zMm: rear.registerMm, radiusMm: HOLE_SHARE_OF_THROAT * rear.throatMm };
+    edges.push(rimOfHole(hole, 1, pupilMm).edgeRadiusMm);
   }
   return edges.length > 0 ? Math.min(...edges) : null;
 }
@@ -162,7 +192,8 @@ function ownRimOf(
   mounts: ReadonlyMap<string, Mount>,
   pupilMm: number | null,
 ): Rim | null {
-  if (!part.ownRim) {
+  const { ownRim } = part;
+  if (!ownRim) {
     const edge = assumedEdgeMm(part, mounts, pupilMm);
     return edge === null
       ? null
@@ -172,12 +203,29 @@ function ownRimOf(
           softnessMm: Math.min(edge, (ASSUMED_SOFTNESS_N * edge) / fNumber),
         };
   }
-  const { edgeRadiusMm, softnessMm, fNumber: at } = part.ownRim;
+  if (ownRim.exitPupilMm !== null && !isFront(part))
+    return rimOfHole(holeOfRim(ownRim, ownRim.exitPupilMm), fNumber, pupilMm);
+  const { edgeRadiusMm, softnessMm, fNumber: at } = ownRim;
   return {
     side: isFront(part) ? 'front' : 'rear',
     edgeRadiusMm,
     softnessMm: Math.min(edgeRadiusMm, (softnessMm * at) / fNumber),
   };
+}
+
+/** How far own rims scatter about what is known of them, share of the radius; common practice, no source. */
+const RIM_SIGMA = { assumed: 0.1, 'pupil unknown': 0.06, measured: 0.02 } as const;
+
+/** How a converter's own rim is known; null where the part has none. */
+export function ownRimKnown(
+  part: Part,
+  mounts: ReadonlyMap<string, Mount>,
+  pupilMm: number | null,
+): { how: keyof typeof RIM_SIGMA; sigma: number } | null {
+  const known = (how: keyof typeof RIM_SIGMA) => ({ how, sigma: RIM_SIGMA[how] });
+  if (!part.ownRim) return assumedEdgeMm(part, mounts, pupilMm) === null ? null : known('assumed');
+  if (isFront(part)) return known('measured');
+  return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
 }
 
 /**

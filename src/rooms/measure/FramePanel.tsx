@@ -91,8 +91,6 @@ function heldBack(frame: Frame, session: Session): string | null {
     return 'Through glass it is the whole rig that is measured: it goes to the log, not to the lens.';
   if (frame.answer?.simulated && !isPractice(session))
     return 'A frame of the simulated camera goes to the practice lens alone.';
-  if (frame.answer?.measure.status !== 'measured')
-    return 'Only a frame with the halo’s edge in it can go to the lens.';
   return null;
 }
 

@@ -79,7 +79,7 @@ export function entryOf(frame: Frame, session: Session, now: string): Measuremen
   };
 }
 
-/** Frames of the same setting as `frame` that were measured, it included, aperture apart. */
+/** Frames of the same setting as `frame` that tell something, it included, aperture apart. */
 export function ofSameSetting(frame: Frame, frames: readonly Frame[], session: Session): Frame[] {
   const setting = settingOf(frame, session);
   if (!setting) return [];
@@ -91,7 +91,7 @@ export function ofSameSetting(frame: Frame, frames: readonly Frame[], session: S
       there.focusM === setting.focusM &&
       other.answer !== null &&
       other.answer.grid !== null &&
-      other.answer.measure.status === 'measured'
+      other.answer.measure.status !== 'refused'
     );
   });
 }

@@ -1,5 +1,5 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
-import { usualExitPupilMm } from '@/core/halo/priors';
+import { isEdgeUnseen, type HaloSample } from '@/core/kit/records/haloSample';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { db } from '@/store/instance';
 import { commit, type Write } from '@/store/journal';
@@ -28,6 +28,15 @@ function sourceWords(frames: number, { body, mode, parts }: Session): string {
   return `${taken} on ${body.name}, ${mode.name}${behind}`.slice(0, 400);
 }
 
+/** What the lens knows now that it did not before. */
+function learntWords(name: string, sample: HaloSample): string {
+  const { frames } = sample.evidence;
+  const from = frames === 1 ? 'one frame' : `${frames} frames`;
+  return isEdgeUnseen(sample)
+    ? `${name} has its falloff from ${from}; no edge was seen, so where it lies is an estimate.`
+    : `${name} has one more measured sample, from ${from}.`;
+}
+
 /** Writes what is kept; answers what was done, in words. */
 export async function keepFrames(
   { frame, note, toLens }: Keep,
@@ -44,6 +53,7 @@ export async function keepFrames(
   });
   const writes: Write[] = [];
   let sampleId: string | null = null;
+  let learnt = 'It is in the log.';
   const { lens } = session;
   const [first] = pairs;
   if (toLens && first) {
@@ -51,7 +61,9 @@ export async function keepFrames(
     const shots = together.flatMap((f) => {
       const grid = f.answer?.grid;
       const entry = entryOf(f, session, now);
-      return grid && entry ? [{ grid, fNumber: entry.fNumber }] : [];
+      if (!grid || !entry) return [];
+      const unseenToMm = entry.status === 'bound' ? entry.lowerBoundMm : null;
+      return [{ grid, fNumber: entry.fNumber, unseenToMm }];
     });
     sampleId = crypto.randomUUID();
     const sample = await frames.ask((door) =>
@@ -62,9 +74,10 @@ export async function keepFrames(
         date: takenAt.slice(0, 10),
         source: sourceWords(shots.length, session),
         note,
-        usualPupilMm: usualExitPupilMm(lens, focalMm),
+        lens,
       }),
     );
+    learnt = learntWords(lens.name, sample);
     writes.push({ table: 'lenses', id: lens.id, after: { ...lens, halo: [...lens.halo, sample] } });
   }
   for (const [, entry] of pairs)
@@ -76,7 +89,5 @@ export async function keepFrames(
   );
   await keepGrids(pairs);
   for (const [f, entry] of pairs) frames.set(f.id, { measurementId: entry.id });
-  return toLens
-    ? `${lens.name} has one more measured sample, from ${together.length === 1 ? 'one frame' : `${together.length} frames`}.`
-    : 'It is in the log.';
+  return learnt;
 }

@@ -65,7 +65,7 @@ describe('what a record does not say', () => {
     const told = {
       clearDepthMm: 5,
       transmission: 0.9,
-      ownRim: { edgeRadiusMm: 20, softnessMm: 1, fNumber: 2 },
+      ownRim: { edgeRadiusMm: 20, softnessMm: 1, fNumber: 2, exitPupilMm: null },
     };
     expect(paths('parts', { ...reducer, ...told })).toEqual([]);
   });

@@ -257,8 +257,12 @@ const PARTS: readonly FieldGroup[] = [
       part.number('transmission', 'Light it passes, 0 to 1'),
       part.number('fastestFNumber', 'Fastest f-number it passes'),
       part.maybe('ownRim', 'A rim of its own', {
-        fresh: { edgeRadiusMm: 21, softnessMm: 2, fNumber: 2 },
-        fields: [...rimFields(ownRim), ownRim.number('fNumber', 'At f-number')],
+        fresh: { edgeRadiusMm: 21, softnessMm: 2, fNumber: 2, exitPupilMm: null },
+        fields: [
+          ...rimFields(ownRim),
+          ownRim.number('fNumber', 'At f-number'),
+          ownRim.number('exitPupilMm', 'Seen with an exit pupil at', 'mm'),
+        ],
       }),
       part.maybe('plate', 'Plane glass', { fields: GLASS, fresh: FRESH_GLASS }),
       part.maybe('designFormat', 'Made for a format', {

@@ -36,6 +36,10 @@ export type FigureMeaning = (typeof FIGURE_MEANINGS)[number];
 export const isOneFrame = ({ kind, frames }: Pick<Evidence, 'kind' | 'frames'>): boolean =>
   kind === 'measured' && frames < 2;
 
+/** Whether its frames showed no edge: then falloff was measured, and the edge is an estimate beyond them. */
+export const isEdgeUnseen = ({ evidence }: { evidence: Evidence }): boolean =>
+  evidence.kind === 'estimated' && evidence.frames > 0;
+
 export const haloSampleSchema = record('halo sample', {
   id: ID,
   focalMm: FOCAL_MM,

@@ -11,6 +11,7 @@ import {
   plateSchema,
   PRICE,
 } from './common';
+import { FARTHEST_PUPIL_MM } from './haloSample';
 import { completed, number, oneOf, record, unknownOr, type Static } from './schema';
 
 export const PART_KINDS = [
@@ -34,6 +35,8 @@ export const ownRimSchema = record('own rim', {
   edgeRadiusMm: number(0.5, 400),
   softnessMm: number(0, 400),
   fNumber: F_NUMBER,
+  /** Exit pupil, behind the part, of the lens it was seen with, mm from the sensor; null where unknown. */
+  exitPupilMm: unknownOr(number(5, FARTHEST_PUPIL_MM)),
 });
 export type OwnRim = Static<typeof ownRimSchema>;
 
@@ -95,7 +98,7 @@ export const partExample: Part = {
   transmission: 0.95,
   fastestFNumber: 1.2,
   clearDepthMm: 5,
-  ownRim: { edgeRadiusMm: 18.6, softnessMm: 2.4, fNumber: 2 },
+  ownRim: { edgeRadiusMm: 18.6, softnessMm: 2.4, fNumber: 2, exitPupilMm: 58 },
   plate: null,
   helicoidMm: 0,
   shiftMm: 0,

@@ -11,13 +11,12 @@ import {
 } from '../../frame/coverage';
 import { NO_TRAVEL, scaleUp, type Travel } from '../../frame/geometry';
 import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
-import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
+import type { HaloEvidence } from '../../halo/evidence';
 import { workingMagnification, type Setting } from '../../halo/focus';
 import { predictHalo } from '../../halo/predict';
 import { acceptedRadius, haloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
-import { fullName } from '../../kit/records/body';
 import { openFNumberAt, pupilOf } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
@@ -30,13 +29,12 @@ import { cautionsFor, type Caution } from './cautions';
 import { fitOf, fitProblem, type FitProblem, type FitReport } from '../mechanicalFit';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { pictureReport, type PictureReport } from './picture';
+import { evidenceBehind } from './evidenceBehind';
 import { riskOf } from './risk';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
 import {
-  ASSUMED_RIM_SIGMA,
-  assumedEdgeMm,
   extensionMm,
   frontFactor,
   haloBehind,
@@ -244,32 +242,6 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
   };
 }
 
-/** What the halo rests on, converters whose own rim nobody measured counted in. */
-function evidenceBehind(
-  { lens, parts, mounts }: Rig,
-  { setting, light, halo }: Setup,
-): HaloEvidence {
-  const evidence = evidenceFor(lens, setting, light.factor);
-  const assumed = parts.filter((p) => assumedEdgeMm(p, mounts, halo.exitPupilMm) !== null);
-  if (assumed.length === 0) return evidence;
-  const edges = halo.rims.map((r) => r.edgeRadiusMm);
-  const narrowest = Math.min(...edges);
-  return {
-    ...evidence,
-    edgeSigmaMm: Math.hypot(evidence.edgeSigmaMm, ASSUMED_RIM_SIGMA * narrowest),
-    unlikeShare: Math.max(evidence.unlikeShare, ASSUMED_UNLIKE_SHARE),
-    doubts: [
-      ...evidence.doubts,
-      ...assumed.map(
-        (p) => `the rim of ${fullName(p)} was never measured: taken from its throat or format`,
-      ),
-    ],
-  };
-}
-
-/** A rim taken from throat or format is no better known than an estimate. */
-const ASSUMED_UNLIKE_SHARE = 0.01;
-
 /**
  * Everything the program says of a rig. Lengths mm, angles degrees, light in stops; no figure is NaN or
  * infinite for any rig the schemas admit: what does not exist is null.
@@ -286,7 +258,7 @@ export function evaluate(rig: Rig): Report {
   const definition =
     rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
   const fit = fitOf(rig, light.fNumber);
-  const evidence = evidenceBehind(rig, setup);
+  const evidence = evidenceBehind(rig, setup.setting, halo, light.factor);
   const optics = opticsReport(rig, setup);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },

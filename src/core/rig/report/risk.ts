@@ -10,7 +10,7 @@ import {
   type Halo,
   type Rim,
 } from '../../halo/rims';
-import { HERMITE_3, normalShare } from '../../maths/normal';
+import { HERMITE_3, longTailedShare, normalShare } from '../../maths/normal';
 import type { FrameSize } from '../../optics/formats';
 
 /** The rims with every edge moved by `deltaMm` and every softness times `soft`. */
@@ -40,6 +40,8 @@ function chanceTooDark(through: number, leastLight: number, fall: number, sigma:
   return 1 - normalShare((square(needed) / square(fall) - 1) / sigma);
 }
 
+/** No edge is known better. */
+const LEAST_SIGMA_MM = 1e-3;
 /** Uncertainties beyond this many standard deviations are not looked at. */
 const REACH_SIGMAS = 3.6;
 /** Cells along the edge's uncertainty between which the rims are asked: as fine as the hardest rim wants. */
@@ -58,25 +60,29 @@ const FINER = 8;
 /** Light changing by more than this between two places does not run straight from one to the other. */
 const SHARP = 0.25;
 
-/** By number of cells: share of a normal variable below the finer places of its cells. */
-const SHARES_BELOW: readonly (readonly number[])[] = Array.from(
-  { length: MOST_CELLS + 1 },
-  (_, n) =>
+/** By number of cells: share of the errors below the finer places of its cells. */
+const sharesBelow = (share: (z: number) => number): readonly (readonly number[])[] =>
+  Array.from({ length: MOST_CELLS + 1 }, (_, n) =>
     Array.from({ length: n * FINER + 1 }, (_, k) =>
-      normalShare(REACH_SIGMAS * ((2 * k) / (n * FINER) - 1)),
+      share(REACH_SIGMAS * ((2 * k) / (n * FINER) - 1)),
     ),
-);
+  );
+const SHARES_BELOW = {
+  normal: sharesBelow(normalShare),
+  'long-tailed': sharesBelow(longTailedShare),
+} as const;
 
-/** Chance over one softness, the edge spread by `sigma`. */
+/** Chance over one softness, the edge spread as it is unsure. */
 function chanceOverEdge(
   rims: readonly Rim[],
   cornerMm: number,
-  sigma: number,
+  { edgeSigmaMm, errors }: HaloUnsure,
   chance: (through: number) => number,
 ): number {
+  const sigma = Math.max(edgeSigmaMm, LEAST_SIGMA_MM);
   const reach = REACH_SIGMAS * sigma;
   const cells = cellsFor(rims, reach);
-  const below = SHARES_BELOW[cells] ?? [];
+  const below = SHARES_BELOW[errors][cells] ?? [];
   const step = (2 * reach) / cells;
   const throughAt = (deltaMm: number): number => {
     const moved = altered(rims, deltaMm, 1);
@@ -109,10 +115,16 @@ function chanceOverEdge(
   return total + here * (1 - (below[cells * FINER] ?? 1));
 }
 
+/** The lens's single rim on the other side of the iris; null where nothing stands there to tell the two apart. */
+const onOtherSide = (rims: readonly Rim[]): Rim[] | null =>
+  rims.some((r) => r.side === 'rear')
+    ? rims.map((rim, i) => (i === 0 ? { ...rim, side: 'rear' } : rim))
+    : null;
+
 /**
  * Probability, 0..1, that the worst corner over the travel is darker than `limitStops` or hard, with edge
  * radius and natural falloff normal, softness lognormal with their uncertainties. Quadrature over softness
- * and edge, exact over the falloff; never surer than the share of lenses unlike their kind.
+ * and edge, exact over the falloff; a rim whose side is not known counts half on either; never surer than the share of lenses unlike their kind.
  */
 export function riskOf(
   halo: Halo,
@@ -122,14 +134,15 @@ export function riskOf(
   unsure: HaloUnsure,
 ): number {
   const cornerMm = worstCornerRadius(frame, halo.centre, travel);
-  const sigma = Math.max(unsure.edgeSigmaMm, 1e-3);
   const fall = fallAt(halo, cornerMm);
   const leastLight = 2 ** -limitStops;
   const chance = (through: number) => chanceTooDark(through, leastLight, fall, unsure.falloffSigma);
-  let risk = 0;
-  for (const { z, weight } of HERMITE_3) {
-    const rims = altered(halo.rims, 0, Math.exp(z * unsure.softnessSigma));
-    risk += weight * chanceOverEdge(rims, cornerMm, sigma, chance);
-  }
+  const riskWith = (of: readonly Rim[]): number =>
+    HERMITE_3.reduce((sum, { z, weight }) => {
+      const rims = altered(of, 0, Math.exp(z * unsure.softnessSigma));
+      return sum + weight * chanceOverEdge(rims, cornerMm, unsure, chance);
+    }, 0);
+  const other = unsure.isSideUnknown ? onOtherSide(halo.rims) : null;
+  const risk = other ? (riskWith(halo.rims) + riskWith(other)) / 2 : riskWith(halo.rims);
   return Math.min(1 - unsure.unlikeShare, Math.max(unsure.unlikeShare, risk));
 }

@@ -1,0 +1,58 @@
+/** What the halo on the sensor rests on, the rims of the train counted in. */
+import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
+import type { Setting } from '../../halo/focus';
+import type { Halo } from '../../halo/rims';
+import { fullName } from '../../kit/records/body';
+import type { Rig } from '../rig';
+import { ownRimKnown } from '../train';
+
+/** A rim so much wider than the narrowest takes no part in the edge. */
+const TAKES_NO_PART = 1.4;
+
+/** A rim taken from throat or format is no better known than an estimate. */
+const ASSUMED_UNLIKE_SHARE = 0.01;
+
+const DOUBTS = {
+  assumed: (name: string) =>
+    `the rim of ${name} was never measured: taken from its throat or format`,
+  'pupil unknown': (name: string) =>
+    `the rim of ${name} was seen with a lens whose exit pupil is not known; with another it may look wider or narrower`,
+  measured: null,
+} as const;
+
+/** The evidence of the bare lens, less sure by what is not known of the converters' own rims. */
+export function evidenceBehind(
+  { lens, parts, mounts }: Rig,
+  setting: Setting,
+  halo: Halo,
+  factor: number,
+): HaloEvidence {
+  const evidence = evidenceFor(lens, setting, factor);
+  const own = parts.flatMap((part) => {
+    const known = ownRimKnown(part, mounts, halo.exitPupilMm);
+    return known ? [{ part, ...known }] : [];
+  });
+  if (own.length === 0) return evidence;
+  const edges = halo.rims.map((r) => r.edgeRadiusMm);
+  const narrowest = Math.min(...edges);
+  let variance = evidence.edgeSigmaMm ** 2;
+  // The train's own rims stand behind the lens's, in its order.
+  const first = edges.length - own.length;
+  own.forEach(({ sigma }, i) => {
+    const edge = edges[first + i] ?? narrowest;
+    const part = Math.min(1, (TAKES_NO_PART - edge / narrowest) / (TAKES_NO_PART - 1));
+    if (part > 0) variance += (part * sigma * edge) ** 2;
+  });
+  const isAssumed = own.some(({ how }) => how === 'assumed');
+  return {
+    ...evidence,
+    edgeSigmaMm: Math.sqrt(variance),
+    unlikeShare: isAssumed
+      ? Math.max(evidence.unlikeShare, ASSUMED_UNLIKE_SHARE)
+      : evidence.unlikeShare,
+    doubts: [
+      ...evidence.doubts,
+      ...own.flatMap(({ part, how }) => DOUBTS[how]?.(fullName(part)) ?? []),
+    ],
+  };
+}
