@@ -160,7 +160,7 @@ const worstKind = (kinds: readonly EvidenceKind[]): EvidenceKind =>
 function usualEvidence(lens: Lens, setting: Setting, scale: number): HaloEvidence {
   const usual = priorFor(lens, setting.focalMm);
   const edgeMm = (usual.edge * diagonalMm(lens.designFormat)) / 2;
-  const focus = focusDoubt(lens, setting, [0]);
+  const focus = focusDoubt(lens, setting, [0], usual.sigma.falloff);
   return {
     kind: 'estimated',
     edgeSigmaMm:
@@ -235,6 +235,7 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
     lens,
     setting,
     near.flatMap((m) => m.knownAt),
+    Math.sqrt(variances.falloff),
   );
   const knots = near.flatMap((m) => knotsBehind(m, fNumber));
   const spread =

@@ -1,7 +1,8 @@
 /** What focusing and extension do to a halo, and how much less sure it is close up. */
-import { pupilOf, type Lens } from '../kit/records/lens';
+import type { Lens } from '../kit/records/lens';
 import { extendedMagnification, pupilScale } from '../optics/closeUp';
 import { focusMagnification } from '../optics/view';
+import { pupilMagnification } from './pupil';
 
 export interface Setting {
   focalMm: number;
@@ -71,17 +72,12 @@ function movedMagnification(lens: Lens, { focalMm, focusM, extensionMm = 0 }: Se
  * an extension counts.
  */
 export const focusScale = (lens: Lens, setting: Setting): number =>
-  pupilScale(movedMagnification(lens, setting), pupilOf(lens));
+  pupilScale(movedMagnification(lens, setting), pupilMagnification(lens, setting.focalMm));
 
 /** How far the exit pupil moves away from the sensor, mm: as far as the lens is carried out. */
 export const focusExtensionMm = (lens: Lens, setting: Setting): number =>
   movedMagnification(lens, setting) * setting.focalMm;
 
-/**
- * Standard deviation of the logarithm of a pupil magnification nobody told: nine of ten lie between 0.4, that
- * of long lenses, and 2.4, that of reversed telephotos. Common practice, no source.
- */
-const PUPIL_SIGMA = 0.55;
 /**
  * Growth per unit of magnification for lenses that focus inside, share of R: half of what a lens that moves
  * whole would grow. An assumption.
@@ -96,6 +92,7 @@ const UNIT_EDGE_SIGMA = 0.12;
 const SOFTNESS_SIGMA = 0.3;
 /** The pupil of a lens that focuses inside wanders, its falloff with it; growth per unit of magnification. An assumption. */
 const INTERNAL_FALLOFF_SIGMA = 1;
+const PUPIL_SHARE_OF_FALLOFF = 0.5;
 /** Below this magnification focusing changes nothing anyone sees. */
 const FAR_MAGNIFICATION = 0.01;
 
@@ -113,9 +110,14 @@ const NO_DOUBT: FocusDoubt = { edgeShare: 0, softness: 0, falloff: 0, doubts: []
 
 /**
  * How much less sure a halo is at a setting than where it was known: `knownAt` are the magnifications at which
- * it was measured, 0 for infinity.
+ * it was measured, 0 for infinity; `falloffSigma` is how unsure its falloff is, share of it.
  */
-export function focusDoubt(lens: Lens, setting: Setting, knownAt: readonly number[]): FocusDoubt {
+export function focusDoubt(
+  lens: Lens,
+  setting: Setting,
+  knownAt: readonly number[],
+  falloffSigma: number,
+): FocusDoubt {
   const m = workingMagnification(lens, setting);
   const away = Math.min(...knownAt.map((known) => Math.abs(m - known)));
   if (!(away > FAR_MAGNIFICATION)) return NO_DOUBT;
@@ -125,8 +127,10 @@ export function focusDoubt(lens: Lens, setting: Setting, knownAt: readonly numbe
   // At infinity of a lens known close up alone, the way back counts.
   const moved = m > 0 ? away * (movedMagnification(lens, setting) / m) : away;
   if (lens.pupilMagnification === null && moved > FAR_MAGNIFICATION) {
-    square += ((PUPIL_SIGMA * moved) / (1 + moved)) ** 2;
-    doubts.push('its pupil magnification is not known: close up the halo grows by more or less');
+    // P goes with the exit pupil L, falloff with 1/L²: its logarithm is half as unsure.
+    const share = moved / pupilMagnification(lens, setting.focalMm);
+    square += ((PUPIL_SHARE_OF_FALLOFF * falloffSigma * share) / (1 + share)) ** 2;
+    doubts.push('its pupil magnification is not told: taken from its exit pupil');
   }
   if (lens.focusing !== 'unit') {
     square += (INTERNAL_EDGE_SIGMA * away) ** 2;

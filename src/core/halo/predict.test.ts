@@ -4,7 +4,8 @@ import { lensExample, type Lens } from '../kit/records/lens';
 import { evidenceFor } from './evidence';
 import { focusScale, lensMagnification, workingMagnification } from './focus';
 import { predictHalo } from './predict';
-import { priorFor } from './priors';
+import { priorFor, usualExitPupilMm } from './priors';
+import { pupilMagnification } from './pupil';
 
 /** Engraved distance, m, at which a lens magnifies `m`. */
 const engraved = (focalMm: number, m: number): number => (focalMm * (2 + m + 1 / m)) / 1000;
@@ -84,11 +85,11 @@ describe('evidence', () => {
     expect(outside.doubts.join()).toMatch(/no sample as long/);
   });
 
-  it('calls a single measured frame four millimetres on 36x24 unsure four stops away', () => {
+  it('calls a single measured frame three millimetres on 36x24 unsure four stops away', () => {
     const evidence = { ...haloSampleExample.evidence, frames: 1 };
     const lens: Lens = { ...lensExample, halo: [{ ...haloSampleExample, evidence }] };
     expect(evidenceFor(lens, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(
-      Math.hypot((4 * 28.2066) / 43.27, 0.12),
+      Math.hypot((3 * 28.2066) / 43.27, 0.12),
       4,
     );
     expect(evidenceFor(lensExample, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(0.12, 6);
@@ -209,7 +210,7 @@ describe('between and beside samples', () => {
     const close = at(20, 1.8, engraved(20, m));
     expect(evidenceFor(one, close).doubts).toEqual([]);
     const inside = evidenceFor({ ...one, focusing: 'internal' }, close);
-    expect(inside.edgeSigmaMm).toBeCloseTo(Math.hypot(0.1, 0.5 * m * 17.4, 0.18 * m * 17.4), 9);
+    expect(inside.edgeSigmaMm).toBeCloseTo(Math.hypot(0.1, 0.5 * m * 17.4, 0.12 * m * 17.4), 9);
     expect(inside.doubts[0]).toMatch(/^focuses inside/);
     const unknown = evidenceFor({ ...one, focusing: 'unknown' }, close);
     expect(unknown.edgeSigmaMm).toBeGreaterThan(inside.edgeSigmaMm);
@@ -220,7 +221,7 @@ describe('between and beside samples', () => {
   it('one frame says all of its own aperture, less the farther one goes from it', () => {
     const lens = withHalo(sample({ ...short, evidence: { frames: 1 } }));
     const sigma = (fNumber: number) => evidenceFor(lens, at(20, fNumber)).edgeSigmaMm;
-    const whole = (4 * 28.2066) / 43.27;
+    const whole = (3 * 28.2066) / 43.27;
     expect(sigma(1.8)).toBeCloseTo(0.1, 9);
     expect(sigma(3.6)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);
     expect(sigma(0.9)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);
@@ -306,8 +307,27 @@ describe('between and beside samples', () => {
     expect(cone(0)).toBeCloseTo(1 / 4, 9);
     // m = 10/20 by extension alone: N(1 + 0.5/2) = 2.5.
     expect(cone(10)).toBeCloseTo(1 / 5, 9);
-    const plain: Lens = { ...lens, pupilMagnification: null };
-    expect(predictHalo(plain, { ...at(20, 2), extensionMm: 10 }).coneTangent).toBeCloseTo(1 / 6, 9);
+  });
+
+  it('a pupil magnification nobody told is the exit pupil over the focal length', () => {
+    const lens = (exitPupilMm: number | null, focusM: number | null = null): Lens => ({
+      ...withHalo(sample({ ...short, exitPupilMm, focusM })),
+      pupilMagnification: null,
+      maxMagnification: null,
+    });
+    // L = f (P + m): at infinity 30 mm of a 20 mm are P 1.5; at m = 0.1 they are 1.4.
+    expect(pupilMagnification(lens(30), 20)).toBeCloseTo(1.5, 9);
+    expect(pupilMagnification(lens(30, engraved(20, 0.1)), 20)).toBeCloseTo(1.4, 6);
+    expect(pupilMagnification(lens(10_000), 20)).toBe(10);
+    const unmeasured = lens(null);
+    expect(pupilMagnification(unmeasured, 20)).toBeCloseTo(
+      usualExitPupilMm(unmeasured, 20) / 20,
+      9,
+    );
+    // N (1 + m/P) = 2 (1 + 0.5/1.5) at 10 mm of extension.
+    const { coneTangent } = predictHalo(lens(30), { ...at(20, 2), extensionMm: 10 });
+    expect(coneTangent).toBeCloseTo(1 / (2 * 2 * (1 + 0.5 / 1.5)), 9);
+    expect(pupilMagnification({ ...lens(30), pupilMagnification: 2 }, 20)).toBe(2);
   });
 
   it('magnification is held at what the lens can do, life size where it does not say', () => {

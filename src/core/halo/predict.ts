@@ -2,12 +2,13 @@
  * The halo of a bare lens at a zoom, aperture and focus setting, from its samples or, without any, from
  * what is usual for its kind.
  */
-import { pupilOf, openFNumberAt, type Lens } from '../kit/records/lens';
+import { openFNumberAt, type Lens } from '../kit/records/lens';
 import { workingFNumber } from '../optics/closeUp';
 import { keptIn } from '../maths/kept';
 import { pchip, type Curve } from '../maths/monotone';
 import { focusExtensionMm, focusScale, workingMagnification, type Setting } from './focus';
 import { atAperture, closeUpRatio, marksOf, type Mark } from './marks';
+import { pupilMagnification } from './pupil';
 import { haloOfShares, priorFor, usualExitPupilMm } from './priors';
 import type { Halo, Rim } from './rims';
 
@@ -124,7 +125,8 @@ export function predictHalo(lens: Lens, setting: Setting): Halo {
   const m = workingMagnification(lens, setting);
   const { rims, exitPupilMm, centre } = farHalo(lens, setting, m);
   const scale = focusScale(lens, setting);
-  const coneTangent = 1 / (2 * workingFNumber(setting.fNumber, m, pupilOf(lens)));
+  const pupil = pupilMagnification(lens, setting.focalMm);
+  const coneTangent = 1 / (2 * workingFNumber(setting.fNumber, m, pupil));
   if (scale === 1) return { rims, exitPupilMm, coneTangent, centre };
   const out = focusExtensionMm(lens, setting);
   const softer = (r: Rim) => softenedBy(r, setting.fNumber, scale, out, exitPupilMm);

@@ -4,7 +4,7 @@
 const MOST_KEPT = 64;
 
 /** The value kept under `key`, made where there is none. */
-export function keptIn<K, V extends object>(kept: Map<K, V>, key: K, make: () => V): V {
+export function keptIn<K, V extends object | number>(kept: Map<K, V>, key: K, make: () => V): V {
   const known = kept.get(key);
   if (known) return known;
   if (kept.size >= MOST_KEPT) kept.clear();

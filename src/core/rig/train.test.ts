@@ -11,6 +11,7 @@ import {
   extensionMm,
   haloBehind,
   imageShiftMm,
+  ownRimKnown,
   shiftRangeMm,
   trainLight,
 } from './train';
@@ -175,11 +176,36 @@ describe('halo behind the train', () => {
   });
 
   it("joins a part's own rim on the rear side at the f-number behind it", () => {
-    const behind = haloBehind([partExample], halo, 2, mounts);
+    const ownRim = { ...partExample.ownRim!, exitPupilMm: null };
+    const behind = haloBehind([{ ...partExample, ownRim }], halo, 2, mounts);
     const own = behind.rims[1]!;
     expect(own.side).toBe('rear');
     expect(own.edgeRadiusMm).toBe(18.6);
     expect(own.softnessMm).toBeCloseTo((2.4 * 2) / 1.42, 9);
+  });
+
+  it('sees it past each lens’s exit pupil where it is told past which one it was seen', () => {
+    const { rims, exitPupilMm } = haloBehind([partExample], halo, 2, mounts);
+    // w = z/(2 N (1 - z/L)) at f/2, L 58: z = 9.6/(1 + 9.6/58) = 8.237; h = 18.6 (1 - z/58) = 15.958.
+    const past = 1 - 8.237 / exitPupilMm!;
+    expect(rims[1]!.edgeRadiusMm).toBeCloseTo(15.958 / past, 2);
+    expect(rims[1]!.softnessMm).toBeCloseTo(8.237 / (2 * 1.42 * past), 2);
+    // The same lens sees what it saw.
+    const ownRim = { ...partExample.ownRim!, exitPupilMm };
+    const same = haloBehind([{ ...partExample, ownRim }], halo, 2, mounts).rims[1]!;
+    expect(same.edgeRadiusMm).toBeCloseTo(18.6, 9);
+  });
+
+  it('knows a rim told with its pupil best, one without less, one nobody measured least', () => {
+    const known = (part: Part) => ownRimKnown(part, mounts, 120);
+    const untold = { ...partExample.ownRim!, exitPupilMm: null };
+    expect(known(partExample)).toEqual({ how: 'measured', sigma: 0.02 });
+    expect(known({ ...partExample, ownRim: untold })).toEqual({
+      how: 'pupil unknown',
+      sigma: 0.06,
+    });
+    expect(known({ ...partExample, ownRim: null })).toEqual({ how: 'assumed', sigma: 0.1 });
+    expect(known({ ...partExample, kind: 'plain adapter', factor: 1, ownRim: null })).toBeNull();
   });
 
   it('images the exit pupil through the converter as the lens equation says', () => {

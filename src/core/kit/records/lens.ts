@@ -126,9 +126,6 @@ export function openFNumberAt(lens: Lens, focalMm: number): number {
   return lens.openFNumberWide * (lens.openFNumberLong / lens.openFNumberWide) ** s;
 }
 
-/** Pupil magnification as it is reckoned with: 1, that of a symmetrical lens, where it is not known. */
-export const pupilOf = (lens: Lens): number => lens.pupilMagnification ?? 1;
-
 /** Share of light the glass passes, 0..1, from f-number and T-stop; null where no T-stop is known. */
 export const transmissionOf = (lens: Lens): number | null =>
   lens.tStop === null ? null : Math.min(1, (lens.openFNumberWide / lens.tStop) ** 2);

@@ -13,11 +13,12 @@ import { NO_TRAVEL, scaleUp, type Travel } from '../../frame/geometry';
 import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
 import type { HaloEvidence } from '../../halo/evidence';
 import { workingMagnification, type Setting } from '../../halo/focus';
+import { pupilMagnification } from '../../halo/pupil';
 import { predictHalo } from '../../halo/predict';
 import { acceptedRadius, haloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
-import { openFNumberAt, pupilOf } from '../../kit/records/lens';
+import { openFNumberAt } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
 import { CROP_BASES, cropFactor, equivalents, type Equivalents } from '../../optics/crop';
@@ -225,7 +226,11 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
   const iso = isoFactor(light.lightStops);
   return {
     train: light,
-    effectiveFNumber: workingFNumber(light.fNumber, m, pupilOf(lens)),
+    effectiveFNumber: workingFNumber(
+      light.fNumber,
+      m,
+      pupilMagnification(lens, rig.settings.focalMm),
+    ),
     printsAs: printsAs(light.fNumber),
     customDisagrees: customDisagrees(
       light.lightStops - (light.glassLossStops ?? 0),

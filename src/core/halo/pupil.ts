@@ -1,0 +1,45 @@
+/** The pupil magnification of a lens: exit pupil over entrance pupil. */
+import type { HaloSample } from '../kit/records/haloSample';
+import type { Lens } from '../kit/records/lens';
+import { keptIn } from '../maths/kept';
+import { focusMagnification } from '../optics/view';
+import { usualExitPupilMm } from './priors';
+
+/** Nothing outside is built. */
+const LEAST = 0.2;
+const MOST = 10;
+
+/**
+ * What an exit pupil L from the sensor says: P = L/f - m, as L = f (P + m) for any lens focused at a
+ * magnification m. From the f-number told both ways, f over the entrance pupil and L over the exit pupil.
+ */
+export const magnificationOf = (exitPupilMm: number, focalMm: number, m = 0): number =>
+  Math.min(MOST, Math.max(LEAST, exitPupilMm / focalMm - m));
+
+function nearestTold(samples: readonly HaloSample[], focalMm: number): HaloSample | null {
+  const apart = (s: HaloSample) => Math.abs(Math.log(s.focalMm / focalMm));
+  return samples.reduce<HaloSample | null>(
+    (best, s) => (s.exitPupilMm !== null && (!best || apart(s) < apart(best)) ? s : best),
+    null,
+  );
+}
+
+function fromExitPupil(lens: Lens, focalMm: number): number {
+  const told = nearestTold(lens.halo, focalMm);
+  if (!told?.exitPupilMm) return magnificationOf(usualExitPupilMm(lens, focalMm), focalMm);
+  const m = focusMagnification(told.focalMm, told.focusM, lens.maxMagnification ?? 1);
+  return magnificationOf(told.exitPupilMm, told.focalMm, m);
+}
+
+const cache = new WeakMap<Lens, Map<number, number>>();
+
+/** As told; else from the exit pupil of its nearest sample, else from what is usual of its kind. */
+export function pupilMagnification(lens: Lens, focalMm: number): number {
+  if (lens.pupilMagnification !== null) return lens.pupilMagnification;
+  let known = cache.get(lens);
+  if (!known) {
+    known = new Map();
+    cache.set(lens, known);
+  }
+  return keptIn(known, focalMm, () => fromExitPupil(lens, focalMm));
+}
