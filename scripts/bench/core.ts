@@ -3,7 +3,8 @@ import { choose, type Job } from '../../src/core/choose/choose';
 import { tideMill } from '../../src/core/demo/tideMill';
 import { openFNumberAt } from '../../src/core/kit/records/lens';
 import type { Workspace } from '../../src/core/kit/records/workspace';
-import { evaluate, verdictOf } from '../../src/core/rig/report/evaluate';
+import { evaluate } from '../../src/core/rig/report/evaluate';
+import { verdictOf } from '../../src/core/rig/report/setUp';
 import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
 import { waysOut } from '../../src/core/rig/search/waysOut';
 

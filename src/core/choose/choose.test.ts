@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
 import { restingSettings } from '../kit/records/rigRecord';
-import { verdictOf } from '../rig/report/evaluate';
+import { verdictOf } from '../rig/report/setUp';
 import { isMissing, resolveRig } from '../rig/rig';
 import { MOUNTS, partOf, plainRig } from '../../../tests/support/plainRig';
 import { EMPTY_WORKSPACE as EMPTY, type Workspace } from '../kit/records/workspace';

@@ -10,7 +10,7 @@ import type { Workspace } from '../kit/records/workspace';
 import { cropFactor } from '../optics/crop';
 import { desqueezed } from '../optics/view';
 import { findChains, type Chain } from '../rig/search/chains';
-import { verdictOf } from '../rig/report/evaluate';
+import { verdictOf } from '../rig/report/setUp';
 import { mountsById, type Rig } from '../rig/rig';
 import { frontFactor, trainLight } from '../rig/train';
 import { fixed, mm, tWords } from '../words/figures';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { plainRig } from '../../../tests/support/plainRig';
 import { tideMill } from '../demo/tideMill';
-import { verdictOf } from '../rig/report/evaluate';
+import { verdictOf } from '../rig/report/setUp';
 import {
   apertureSteps,
   focalSteps,

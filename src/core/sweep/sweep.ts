@@ -4,7 +4,7 @@ import { isZoom, openFNumberAt } from '../kit/records/lens';
 import type { Part } from '../kit/records/part';
 import type { RigSettings } from '../kit/records/rigRecord';
 import { apertureSeries } from '../optics/apertures';
-import { verdictOf } from '../rig/report/evaluate';
+import { verdictOf } from '../rig/report/setUp';
 import { turned, type Rig } from '../rig/rig';
 import { fWords, fixed, mm } from '../words/figures';
 

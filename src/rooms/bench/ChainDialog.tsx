@@ -5,7 +5,7 @@ import { fullName } from '@/core/kit/records/body';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { findChains, type ChainSearch } from '@/core/rig/search/chains';
-import { verdictOf } from '@/core/rig/report/evaluate';
+import { verdictOf } from '@/core/rig/report/setUp';
 import { byGrade, judgedChain, type Offer } from '@/core/rig/search/offers';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Part } from '@/core/kit/records/part';

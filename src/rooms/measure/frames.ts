@@ -4,7 +4,7 @@ import { haloRadii } from '@/core/halo/radii';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { entryFigures } from '@/core/measure/toEntry';
 import { shotFor, type Shot } from '@/core/measure/shotList';
-import { setUp } from '@/core/rig/report/evaluate';
+import { setUp } from '@/core/rig/report/setUp';
 import { turned } from '@/core/rig/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';

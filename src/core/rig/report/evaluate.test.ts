@@ -5,7 +5,8 @@ import { demoRig, turned } from '../../../../tests/support/demo';
 import { tideMill } from '../../demo/tideMill';
 import { rigInMode } from '../../exchange/rigJson';
 import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
-import { evaluate, verdictOf } from './evaluate';
+import { evaluate } from './evaluate';
+import { verdictOf } from './setUp';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig';
 import { runs } from '../../../../tests/support/seed';
 

@@ -3,18 +3,15 @@ import { limitStops, type School } from '../../kit/records/judgement';
 import {
   circleCoverage,
   coverage,
-  isClearAt,
   judge,
   type CircleCoverage,
   type Coverage,
   type Verdict,
 } from '../../frame/coverage';
-import { NO_TRAVEL, scaleUp, type Travel } from '../../frame/geometry';
-import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
+import type { Travel } from '../../frame/geometry';
+import type { DeliveredFrame } from '../../frame/pipeline';
 import type { HaloEvidence } from '../../halo/evidence';
-import { workingMagnification, type Setting } from '../../halo/focus';
 import { pupilMagnification } from '../../halo/pupil';
-import { predictHalo } from '../../halo/predict';
 import { acceptedRadius, haloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
@@ -27,6 +24,7 @@ import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
 import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
 import { cautionsFor, type Caution } from './cautions';
+import { setUp, type Setup } from './setUp';
 import { fitOf, fitProblem, type FitProblem, type FitReport } from '../mechanicalFit';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { pictureReport, type PictureReport } from './picture';
@@ -35,15 +33,7 @@ import { riskOf } from './risk';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
-import {
-  extensionMm,
-  frontFactor,
-  haloBehind,
-  lensFNumberOf,
-  shiftRangeMm,
-  trainLight,
-  type TrainLight,
-} from '../train';
+import { frontFactor, lensFNumberOf, type TrainLight } from '../train';
 
 export interface OpticsReport {
   /** What the train does to focal length, f-number and light. */
@@ -117,107 +107,6 @@ export interface Report {
   /** Where the worst corner stands among native lenses. */
   native: NativeStanding;
   cautions: Caution[];
-}
-
-/**
- * How far the frame may move over the halo as the rig is set: with the sensor, and with the window of
- * electronic stabilisation within what its crop leaves.
- */
-export function travelOf({ settings, body, mode }: Rig): Travel {
-  const sensor = settings.stabiliser && body.sensorTravel ? body.sensorTravel : NO_TRAVEL;
-  const crop = mode.crops.find((c) => c.id === settings.cropId);
-  if (!crop) return sensor;
-  const slack = (1 - 1 / cropInForce(crop)) / 2;
-  const y = sensor.shape === 'box' ? sensor.yMm : sensor.xMm;
-  return {
-    shape: 'box',
-    xMm: mode.widthMm * slack + sensor.xMm,
-    yMm: mode.heightMm * slack + y,
-  };
-}
-
-/** The frame a rig delivers. */
-export const frameOf = (rig: Rig): DeliveredFrame =>
-  deliveredFrame(rig.mode, {
-    aspect: rig.settings.aspect,
-    digitalZoom: rig.settings.digitalZoom,
-    cropId: rig.settings.cropId,
-    postScale: rig.settings.postScale,
-    squeeze: rig.lens.squeeze,
-  });
-
-interface Setup {
-  light: TrainLight;
-  /** How the bare lens itself is set. */
-  setting: Setting;
-  /** Magnification of the lens by its ring and by extension together. */
-  lensMagnification: number;
-  halo: Halo;
-  delivered: DeliveredFrame;
-  travel: Travel;
-}
-
-/** Shift in force, held within what the adapters can do, mm. */
-function shiftOf({ parts, settings }: Rig): Halo['centre'] {
-  if (settings.shiftXMm === 0 && settings.shiftYMm === 0) return NO_SHIFT;
-  const most = shiftRangeMm(parts);
-  const held = (v: number) => Math.min(most, Math.max(-most, v));
-  return { xMm: held(settings.shiftXMm), yMm: held(settings.shiftYMm) };
-}
-
-const NO_SHIFT: Halo['centre'] = { xMm: 0, yMm: 0 };
-
-function moved(halo: Halo, by: Halo['centre']): Halo {
-  if (by.xMm === 0 && by.yMm === 0) return halo;
-  const { rims, exitPupilMm, coneTangent, centre } = halo;
-  return {
-    rims,
-    exitPupilMm,
-    coneTangent,
-    centre: { xMm: centre.xMm + by.xMm, yMm: centre.yMm + by.yMm },
-  };
-}
-
-/** What verdict and report both need: the halo on the sensor and the frame it must cover. */
-export function setUp(rig: Rig): Setup {
-  const { lens, parts, settings, mounts } = rig;
-  // A part that passes no faster than some f-number is a hole on the axis and no diaphragm: rims stay as soft.
-  const { focalMm, focusM, fNumber } = settings;
-  const light = trainLight(parts, lens, focalMm, fNumber);
-  const setting = {
-    focalMm,
-    fNumber,
-    focusM,
-    extensionMm: extensionMm(parts, mounts, settings.helicoidMm),
-  };
-  const bare = predictHalo(lens, setting);
-  return {
-    light,
-    setting,
-    lensMagnification: workingMagnification(lens, setting),
-    halo: moved(haloBehind(parts, bare, fNumber, mounts), shiftOf(rig)),
-    delivered: frameOf(rig),
-    travel: travelOf(rig),
-  };
-}
-
-/** The verdict alone, for ribbons, sweeps and choosing. At least 150,000 a second. */
-export function verdictOf(rig: Rig): Verdict {
-  const { halo, delivered, travel } = setUp(rig);
-  return judge(halo, delivered, travel, limitStops(rig.judgement));
-}
-
-/** Least scale-up in post that makes the verdict Clear; null where none does. */
-export function scaleUpOf(rig: Rig): number | null {
-  const { halo, delivered, travel } = setUp(rig);
-  const accepted = acceptedRadius(halo, limitStops(rig.judgement));
-  return scaleUp(delivered, halo.centre, accepted, travel);
-}
-
-/** Whether the verdict is Clear, for searches that ask nothing else. */
-export function isClear(rig: Rig): boolean {
-  const { halo, delivered, travel } = setUp(rig);
-  return isClearAt(halo, delivered, travel, limitStops(rig.judgement));
 }
 
 function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setup): OpticsReport {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
 import type { Rig } from '../rig';
-import { evaluate, frameOf, isClear, setUp, verdictOf } from './evaluate';
+import { evaluate } from './evaluate';
+import { frameOf, isClear, setUp, verdictOf } from './setUp';
 
 const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 20, transmission: 0.9 });
 

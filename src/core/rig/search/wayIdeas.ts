@@ -4,7 +4,7 @@ import { fullName } from '../../kit/records/body';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
 import { isFront, magnifies, type Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
-import { frameOf, isClear, scaleUpOf } from '../report/evaluate';
+import { frameOf, isClear, scaleUpOf } from '../report/setUp';
 import { diagonalMm } from '../../optics/formats';
 import { jointProblems } from '../joints';
 import { whereBeginning } from '../../maths/rootFinding';

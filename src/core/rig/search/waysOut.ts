@@ -4,7 +4,7 @@ import type { School } from '../../kit/records/judgement';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { apertureValue } from '../../optics/apertures';
-import { isClear, setUp } from '../report/evaluate';
+import { isClear, setUp } from '../report/setUp';
 import { fitOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import { trainLight } from '../train';
