@@ -5,7 +5,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { keepBackups } from '@/store/backups';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';
-import { useWorkspace } from '@/store/useWorkspace';
+import { useWorkspace, type OpenWorkspace } from '@/store/useWorkspace';
 import { PHONE } from '@/ui/theme/type';
 
 const Room = styled.div`
@@ -42,16 +42,20 @@ interface RoomFrameProps {
 }
 
 /** What every room stands in: it opens the workspace, and says so while it does or where it cannot. */
+/** Whether a demo just loaded has arrived here, kit and rigs each in their turn; from then on for good. */
+function useArrived(open: OpenWorkspace): boolean {
+  const [arrived, setArrived] = useState(false);
+  const isHere =
+    open.state === 'open' && open.workspace.rigs.length > 0 && open.workspace.lenses.length > 0;
+  if (isHere && !arrived) setArrived(true);
+  return arrived || isHere;
+}
+
 export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   const open = useWorkspace();
   const demoLoaded = useDemo(loadDemoWhenEmpty);
-  const waiting =
-    open.state === 'opening' ||
-    demoLoaded === null ||
-    // A demo just loaded has yet to arrive here, kit and rigs each in their turn.
-    (demoLoaded &&
-      open.state === 'open' &&
-      (open.workspace.rigs.length === 0 || open.workspace.lenses.length === 0));
+  const arrived = useArrived(open);
+  const waiting = open.state === 'opening' || demoLoaded === null || (demoLoaded && !arrived);
   useEffect(() => keepBackups(db), []);
   return (
     <Room>

@@ -11,7 +11,7 @@ import type { MenuAction } from '@/ui/controls/MenuButton';
 import type { NoticeText } from '@/ui/controls/Notice';
 import { useTheme } from '@/ui/theme/useTheme';
 import { useRoomKeys, type CommonKeys, type KeyMap } from './keys';
-import { guarded, type Tell } from './tell';
+import { guarded, stored, type Tell } from './tell';
 import { useFiles } from './useFiles';
 
 export type DialogName = 'help' | 'judgement' | 'backups';
@@ -54,8 +54,8 @@ export function useShell(workspace: Workspace): Shell {
     [theme, router],
   );
   const judge = useCallback(
-    (judgement: Judgement) => guarded(tell, () => setJudgement(db, judgement)),
-    [],
+    (judgement: Judgement) => stored(tell, () => setJudgement(db, workspace.judgement, judgement)),
+    [workspace.judgement],
   );
   const fileActions = useMemo(
     () => [

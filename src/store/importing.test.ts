@@ -131,7 +131,7 @@ describe('a file against what is here', () => {
     const items = importItems(tideMill, { ...EMPTY_WORKSPACE, mounts: turned }, new Set());
     expect(new Set(items.map((i) => i.state))).toEqual(new Set(['same']));
     const file = { ...EMPTY_WORKSPACE, mounts: turned };
-    expect(await importWorkspace(db, file, 'add and update', 'Open')).toBe(false);
+    expect((await importWorkspace(db, file, 'add and update', 'Open')).written).toBe(false);
   });
 
   it('in place of everything leaves nothing of what an earlier file said beside its tables', async () => {

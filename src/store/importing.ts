@@ -7,7 +7,7 @@ import {
   type Workspace,
 } from '@/core/kit/records/workspace';
 import { EXTRAS_ID, JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
-import { commit, type Write } from './journal';
+import { commit, type Committed, type Write } from './journal';
 import { loadWorkspace, readExtras } from './load';
 
 const KNOWN_KEYS = new Set<string>([...TABLE_NAMES, 'judgement', 'format', 'version']);
@@ -68,7 +68,7 @@ export async function importWorkspace(
   mode: ImportMode,
   label: string,
   takes: (table: TableName, id: string) => boolean = () => true,
-): Promise<boolean> {
+): Promise<Committed> {
   const writes: Write[] = TABLE_NAMES.flatMap((table) =>
     file[table]
       .filter(({ id }) => takes(table, id))

@@ -116,15 +116,15 @@ describe('what is written is checked at the door', () => {
   });
 
   it('so is a judgement nobody could mean', async () => {
-    await expect(setJudgement(db, { ...tideMill.judgement, gradeStops: 60 })).rejects.toThrow(
-      /gradeStops: must be a number from 0.1 to 6; it is 60/,
-    );
+    await expect(
+      setJudgement(db, tideMill.judgement, { ...tideMill.judgement, gradeStops: 60 }),
+    ).rejects.toThrow(/gradeStops: must be a number from 0.1 to 6; it is 60/);
   });
 });
 
 describe('preferences', () => {
   it('are a step of their own', async () => {
-    await setJudgement(db, { ...tideMill.judgement, school: 'as a look' });
+    await setJudgement(db, tideMill.judgement, { ...tideMill.judgement, school: 'as a look' });
     expect((await loadWorkspace(db)).judgement.school).toBe('as a look');
     await undo(db);
     expect((await loadWorkspace(db)).judgement.school).toBe('grade it out');

@@ -9,6 +9,7 @@ import {
   type RecordTable,
   type Records,
 } from './db';
+import { mergedValue } from './merge';
 
 /** Entries kept for undo; older ones are dropped. */
 const KEPT_ENTRIES = 400;
@@ -20,6 +21,33 @@ export interface Write<T extends RecordTable = RecordTable> {
   table: T;
   id: string;
   after: Records[T] | null;
+  /**
+   * The record as it was when the change was made. Where it is told, only what differs from it is changed in
+   * the record stored by then; where it is not, the record is written whole.
+   */
+  seen?: Records[T];
+}
+
+/** A change of one record as it was seen. */
+export const edited = <T extends RecordTable>(
+  table: T,
+  seen: Records[T],
+  after: Records[T],
+): Write<T> => ({ table, id: seen.id, seen, after });
+
+/** Something that was changed elsewhere too since it was seen. */
+export interface Conflict {
+  table: RecordTable;
+  /** Name of the record. */
+  name: string;
+  /** JSON pointer into it. */
+  path: string;
+}
+
+export interface Committed {
+  /** Whether anything differed from what was there. */
+  written: boolean;
+  conflicts: Conflict[];
 }
 
 /** Thrown where a record is not what its schema admits; nothing was written then. */
@@ -30,24 +58,58 @@ export class RefusedRecord extends Error {
   }
 }
 
+/** Thrown where a record that was changed is not there any more; nothing was written then. */
+export class GoneRecord extends Error {
+  override readonly name = 'GoneRecord';
+}
+
 /** The checks weigh more than all else of the store: they are loaded with the first change. */
 const checks = () => import('@/core/kit/checks/validate');
 
-/** Refuses records the program would not read again. */
-async function checkAll(writes: readonly Write[]): Promise<void> {
-  const { checkRecord, checkJudgement } = await checks();
-  const problems = writes.flatMap(({ table, id, after }): readonly Problem[] => {
-    if (after === null) return [];
-    if (after.id !== id) {
-      const sentence = `a record "${after.id}" was to be kept as "${id}".`;
-      return [{ code: 'id', path: '/id', sentence }];
-    }
-    const sort = sortOf(table, after);
-    if (sort === null) return [];
-    const checked = sort === 'judgement' ? checkJudgement(after) : checkRecord(sort, after);
-    return checked.ok ? [] : checked.problems;
-  });
-  if (problems.length > 0) throw new RefusedRecord(problems);
+const nameOf = (record: object): string =>
+  'name' in record && typeof record.name === 'string' ? record.name : 'the workspace';
+
+/** What this page wrote last, by database and record: that is no change of somebody else's. */
+const ownWrites = new WeakMap<HaloDatabase, Map<string, unknown>>();
+function ownOf(db: HaloDatabase): Map<string, unknown> {
+  const known = ownWrites.get(db) ?? new Map<string, unknown>();
+  ownWrites.set(db, known);
+  return known;
+}
+
+/** A write against what is stored: the record as it comes to be. */
+function outcome(
+  { table, seen, after }: Write,
+  stored: Records[RecordTable] | null,
+  own: unknown,
+): { after: Records[RecordTable] | null; conflicts: Conflict[] } {
+  if (after === null || seen === undefined) return { after, conflicts: [] };
+  if (stored === null) {
+    // Preferences come to be with their first change.
+    if (table === 'preferences') return { after, conflicts: [] };
+    throw new GoneRecord(nameOf(after));
+  }
+  const { value, conflicts } = mergedValue({ seen, mine: after, stored, own });
+  return {
+    after: value as Records[RecordTable],
+    conflicts: conflicts.map((path) => ({ table, name: nameOf(after), path })),
+  };
+}
+
+/** Refuses a record the program would not read again. */
+function refuse(
+  { checkRecord, checkJudgement }: Awaited<ReturnType<typeof checks>>,
+  { table, id, after }: Change,
+): readonly Problem[] {
+  if (after === null) return [];
+  if (after.id !== id) {
+    const sentence = `a record "${after.id}" was to be kept as "${id}".`;
+    return [{ code: 'id', path: '/id', sentence }];
+  }
+  const sort = sortOf(table, after);
+  if (sort === null) return [];
+  const checked = sort === 'judgement' ? checkJudgement(after) : checkRecord(sort, after);
+  return checked.ok ? [] : checked.problems;
 }
 
 async function put(
@@ -64,37 +126,50 @@ async function put(
 
 /** One transaction over every table a change may touch. */
 const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
-  db.transaction('rw', [...RECORD_TABLES.map((t) => db.records(t)), db.journal], work);
+  db.transaction('rw', [...RECORD_TABLES.map((t) => db.records(t)), db.journal, db.grids], work);
 
 interface StepKind {
   /** Steps in quick succession with the same key become one. */
   mergeKey?: string | null;
   origin?: 'file';
+  /** What is stored beside the records, in the same transaction: kept with them or not at all. */
+  along?: () => Promise<void>;
 }
 
 /**
- * Writes all of `writes` as one step. Answers false where nothing differs from what is there; throws
- * RefusedRecord where a record does not pass its checks.
+ * Writes all of `writes` as one step, each against what is stored by then. Throws RefusedRecord where a record
+ * would not pass its checks, GoneRecord where one that was changed has been deleted.
  */
 export async function commit(
   db: HaloDatabase,
   label: string,
   writes: readonly Write[],
   kind: StepKind = {},
-): Promise<boolean> {
-  await checkAll(writes);
-  return inOne(db, async () => {
+): Promise<Committed> {
+  const known = await checks();
+  const own = ownOf(db);
+  const done = await inOne(db, async () => {
     const changes: Change[] = [];
-    for (const { table, id, after } of writes) {
+    const conflicts: Conflict[] = [];
+    for (const write of writes) {
+      const { table, id } = write;
       const before = (await db.records(table).get(id)) ?? null;
+      const { after, conflicts: met } = outcome(write, before, own.get(`${table}/${id}`));
+      conflicts.push(...met);
       if (!sameValue(before, after)) changes.push({ table, id, before, after });
     }
-    if (changes.length === 0) return false;
-    await put(db, changes, 'after');
-    await db.journal.where('undone').equals(1).delete();
-    await record(db, label, changes, kind);
-    return true;
+    const problems = changes.flatMap((change) => refuse(known, change));
+    if (problems.length > 0) throw new RefusedRecord(problems);
+    await kind.along?.();
+    if (changes.length > 0) {
+      await put(db, changes, 'after');
+      await db.journal.where('undone').equals(1).delete();
+      await record(db, label, changes, kind);
+    }
+    return { changes, conflicts };
   });
+  for (const { table, id, after } of done.changes) own.set(`${table}/${id}`, after);
+  return { written: done.changes.length > 0, conflicts: done.conflicts };
 }
 
 const ofSameRecord =

@@ -1,7 +1,7 @@
 /** How corners are judged, as the database keeps it. */
 import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records/judgement';
-import { JUDGEMENT_ID, type HaloDatabase } from './db';
-import { commit } from './journal';
+import { JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
+import { commit, edited, type Committed } from './journal';
 
 export async function readJudgement(db: HaloDatabase): Promise<Judgement> {
   const stored = await db.preferences.get(JUDGEMENT_ID);
@@ -10,8 +10,12 @@ export async function readJudgement(db: HaloDatabase): Promise<Judgement> {
   return judgement;
 }
 
-/** Changes how corners are judged, as a step of its own. */
-export const setJudgement = (db: HaloDatabase, judgement: Judgement): Promise<boolean> =>
-  commit(db, 'Change the judgement', [
-    { table: 'preferences', id: JUDGEMENT_ID, after: { ...judgement, id: JUDGEMENT_ID } },
-  ]);
+const asRecord = (judgement: Judgement): JudgementRecord => ({ ...judgement, id: JUDGEMENT_ID });
+
+/** Changes how corners are judged from `seen`, as a step of its own. */
+export const setJudgement = (
+  db: HaloDatabase,
+  seen: Judgement,
+  judgement: Judgement,
+): Promise<Committed> =>
+  commit(db, 'Change the judgement', [edited('preferences', asRecord(seen), asRecord(judgement))]);

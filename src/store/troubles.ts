@@ -1,6 +1,6 @@
 /** What went wrong, said plainly and of the right thing. */
 import { WorkerLost } from '@/workers/door';
-import { RefusedRecord } from './journal';
+import { GoneRecord, RefusedRecord, type Conflict } from './journal';
 import { problemText } from '@/core/words/problem';
 
 /** Names of an error and of those it wraps. */
@@ -50,6 +50,8 @@ function storageSentence(error: unknown): string | null {
 export function troubleSentence(error: unknown): string {
   if (error instanceof RefusedRecord)
     return `Nothing was changed: ${problemText(error.problems, 2)}`;
+  if (error instanceof GoneRecord)
+    return `“${error.message}” was deleted meanwhile, in another tab or by undo; nothing was changed.`;
   if (error instanceof WorkerLost)
     return 'The part of the program that works this out stopped, perhaps for want of memory; nothing was changed. Try again.';
   const cause = error instanceof Error ? error.message : String(error);
@@ -57,4 +59,13 @@ export function troubleSentence(error: unknown): string {
     storageSentence(error) ??
     `Something went wrong in the program itself: ${cause || 'it does not say what'}. Reload the page; what was stored is safe.`
   );
+}
+
+/** What is said where something was changed here and elsewhere; null where nothing was. */
+export function conflictSentence(conflicts: readonly Conflict[]): string | null {
+  const [first] = conflicts;
+  if (!first) return null;
+  const field = first.path.split('/').at(-1) || 'something';
+  const more = conflicts.length > 1 ? ` and ${conflicts.length - 1} more` : '';
+  return `“${first.name}”: ${field}${more} had been changed elsewhere meanwhile. What you set stands; undo brings back the other.`;
 }

@@ -28,13 +28,16 @@ export const sorted = (w: Workspace): Workspace => {
 };
 
 /** A mount of that id under another name, as one step. */
-export const rename = (db: HaloDatabase, id: string, name: string, key: string | null = null) =>
-  commit(
-    db,
-    `Rename to ${name}`,
-    [{ table: 'mounts', id, after: { ...tideMill.mounts[0]!, id, name } }],
-    { mergeKey: key },
-  );
+export const rename = async (
+  db: HaloDatabase,
+  id: string,
+  name: string,
+  key: string | null = null,
+): Promise<boolean> => {
+  const after = { ...tideMill.mounts[0]!, id, name };
+  const write = { table: 'mounts', id, after } as const;
+  return (await commit(db, `Rename to ${name}`, [write], { mergeKey: key })).written;
+};
 
 /** Names of the mounts there are. */
 export const names = async (db: HaloDatabase) => (await db.mounts.toArray()).map((m) => m.name);

@@ -7,9 +7,9 @@ import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
 import { db } from '@/store/instance';
-import { commit } from '@/store/journal';
+import { commit, edited } from '@/store/journal';
 import { lastRig, rememberRig } from '@/store/lastRig';
-import { troubleSentence } from '@/store/troubles';
+import { conflictSentence, troubleSentence } from '@/store/troubles';
 import { useLatest } from '@/ui/useLatest';
 
 /** Settings being turned. They hold for one stored record only: a new one from the database ends them. */
@@ -54,12 +54,17 @@ function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings):
 
 const save = (
   label: string,
+  seen: RigRecord,
   after: RigRecord,
   mergeKey: string | null,
   say: Say,
   undo: () => void,
 ) => {
-  commit(db, label, [{ table: 'rigs', id: after.id, after }], { mergeKey }).catch(
+  commit(db, label, [edited('rigs', seen, after)], { mergeKey }).then(
+    ({ conflicts }) => {
+      const sentence = conflictSentence(conflicts);
+      if (sentence) say(sentence);
+    },
     (error: unknown) => {
       undo();
       say(troubleSentence(error));
@@ -80,7 +85,7 @@ function useArrival(workspace: Workspace, choose: (id: string) => void, say: Say
       choose(record.id);
       const settings = fitted(workspace, record, { ...record.settings, ...link.settings });
       if (rigQuery(record.id, settings) !== rigQuery(record.id, record.settings)) {
-        save('Set as the link says', { ...record, settings }, null, say, () => undefined);
+        save('Set as the link says', record, { ...record, settings }, null, say, () => undefined);
       }
     } else {
       if (link) say(`The link asks for a rig that is not in this workspace (“${link.rigId}”).`);
@@ -141,7 +146,7 @@ export function useBench(workspace: Workspace, say: Say): Bench {
       if (!on) return;
       const next = { ...on, ...changes };
       const settings = fitted(kit, next, next.settings);
-      save(label, { ...next, settings }, null, say, () => undefined);
+      save(label, on, { ...next, settings }, null, say, () => undefined);
     };
     return {
       choose,
@@ -157,9 +162,10 @@ export function useBench(workspace: Workspace, say: Say): Bench {
       },
       turn: (change) => void turnTo(change, false),
       settle: (label, change) => {
+        const seen = now.current.record;
         const next = turnTo(change, true);
         const key = `${next?.id ?? ''}:${Object.keys(change).join()}`;
-        if (next) save(label, next, key, say, () => setDraft(null));
+        if (seen && next) save(label, seen, next, key, say, () => setDraft(null));
       },
     };
   }, [choose, now, say]);

@@ -6,8 +6,8 @@ import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { keepBackup } from '@/store/backups';
 import { db } from '@/store/instance';
-import { commit, type Write } from '@/store/journal';
-import { guarded, type Tell } from '@/shell/tell';
+import { commit, edited, type Write } from '@/store/journal';
+import { stored, type Tell } from '@/shell/tell';
 
 /** What can be done to the records of a kit; each is one step that undo takes back. */
 export interface KitActions {
@@ -50,18 +50,18 @@ const write = (table: KitTable, after: Tables[KitTable]): Write => ({ table, id:
 export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void): KitActions {
   return useMemo(() => {
     const run = (label: string, writes: readonly Write[]) =>
-      guarded(tell, () => commit(db, label, writes));
+      stored(tell, () => commit(db, label, writes));
     return {
       add: (table, record) => {
         run(`Add ${record.name}`, [write(table, record)]);
         onOpen(table, record.id);
       },
       change: (table, record, path, label, value) =>
-        run(`${label} of ${record.name}`, [write(table, changed(record, path, value))]),
+        run(`${label} of ${record.name}`, [edited(table, record, changed(record, path, value))]),
       changeAll: (table, records, path, label, value) =>
         run(
           `${label} of ${counted(table, records)}`,
-          records.map((record) => write(table, changed(record, path, value))),
+          records.map((record) => edited(table, record, changed(record, path, value))),
         ),
       duplicate: (table, records) => {
         const copies = records.map((record) => ({

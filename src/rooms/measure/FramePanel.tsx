@@ -80,6 +80,8 @@ interface FramePanelProps {
   judgement: Judgement;
   /** Ids of the log's entries: undo may have taken one out again. */
   logged: ReadonlySet<string>;
+  /** Something is being kept. */
+  busy: boolean;
   onKeep: (keep: Keep) => void;
   /** A figure was asked why. */
   onAsked: () => void;
@@ -95,7 +97,7 @@ function heldBack(frame: Frame, session: Session): string | null {
 }
 
 function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
-  const { frame, frames, session, logged, onKeep } = props;
+  const { frame, frames, session, logged, busy, onKeep } = props;
   const [note, setNote] = useState('');
   const setting = settingOf(frame, session);
   const held = heldBack(frame, session);
@@ -110,7 +112,7 @@ function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
       <EntryField label="Note" shown={note} complain={() => null} onEnter={setNote} />
       <Acts>
         <MainButton
-          isDisabled={held !== null}
+          isDisabled={busy || held !== null}
           onPress={() => onKeep({ frame, note, toLens: true })}
         >
           {together.length > 1
@@ -120,7 +122,7 @@ function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
         {held && <Quiet>{held}</Quiet>}
         {moved(together) && <Quiet role="alert">{WARNING_WORDS.moved}</Quiet>}
         {!held && together.length === 1 && <Quiet>{WARNING_WORDS.oneFrame}</Quiet>}
-        <LineButton onPress={() => onKeep({ frame, note, toLens: false })}>
+        <LineButton isDisabled={busy} onPress={() => onKeep({ frame, note, toLens: false })}>
           Keep in the log only
         </LineButton>
         <LineButton onPress={() => frames.remove(frame.id)}>Reject</LineButton>
@@ -137,7 +139,7 @@ function tookWords({ decodeMs, measureMs }: NonNullable<Frame['answer']>): strin
 
 /** What one frame says, what is wrong with it, and what to do with it. */
 export function FramePanel(props: FramePanelProps) {
-  const { frame, frames, session, judgement, logged, onKeep, onAsked } = props;
+  const { frame, frames, session, judgement, logged, busy, onKeep, onAsked } = props;
   const [asked, setAsked] = useState<{ reading: FrameReading; pressed: HTMLElement } | null>(null);
   const { answer } = frame;
   const shot = shotOf(frame, session);
@@ -190,6 +192,7 @@ export function FramePanel(props: FramePanelProps) {
               frames={frames}
               session={session}
               logged={logged}
+              busy={busy}
               onKeep={onKeep}
             />
           )}

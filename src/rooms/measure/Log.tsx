@@ -69,6 +69,8 @@ const None = styled.p`
 
 interface LogProps {
   workspace: Workspace;
+  /** Something is being measured or kept. */
+  busy: boolean;
   onAgain: (entries: readonly Measurement[]) => void;
 }
 
@@ -148,7 +150,7 @@ function LogTable({ shown, names }: LogTableProps) {
 }
 
 /** Everything that was measured, newest first, with what had been expected. */
-export function Log({ workspace, onAgain }: LogProps) {
+export function Log({ workspace, busy, onAgain }: LogProps) {
   const [lensId, setLensId] = useState('');
   const names = useMemo(
     () => new Map([...workspace.lenses, ...workspace.parts].map((r) => [r.id, r.name])),
@@ -186,7 +188,7 @@ export function Log({ workspace, onAgain }: LogProps) {
           Save as CSV
         </LineButton>
         {old.length > 0 && (
-          <LineButton onPress={() => onAgain(old)}>
+          <LineButton isDisabled={busy} onPress={() => onAgain(old)}>
             Measure {old.length} anew by the better method
           </LineButton>
         )}

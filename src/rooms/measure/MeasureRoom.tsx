@@ -6,7 +6,7 @@ import type { FileOptions } from '@/core/measure/measureFile';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
-import { guarded } from '@/shell/tell';
+import { useOneAtATime } from '@/shell/useOneAtATime';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
@@ -130,8 +130,7 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
   const practice = usePractice(tell);
   const { chosen, choose, step } = useChosen(frames.frames);
   const { view, setView, residual, setResidual } = useViews(shell, step);
-  const said = (work: Promise<string>) =>
-    guarded(tell, async () => tell({ kind: 'said', text: await work }));
+  const [busy, run] = useOneAtATime(tell);
   const practise = () =>
     practice.begin(session, workspace.mounts, (lensId) => onChoice({ lensId, rigId: null }));
   const showPanel = view === 'frames' && chosen !== null;
@@ -166,7 +165,11 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
           onResidual={setResidual}
         />
         {view === 'log' ? (
-          <Log workspace={workspace} onAgain={(old) => said(measureAgain(old, frames))} />
+          <Log
+            workspace={workspace}
+            busy={busy}
+            onAgain={(old) => run(() => measureAgain(old, frames))}
+          />
         ) : (
           <FramesView
             frames={frames}
@@ -186,7 +189,8 @@ function OpenSession({ workspace, shell, session, choice, onChoice }: OpenSessio
           session={session}
           judgement={workspace.judgement}
           logged={logged}
-          onKeep={(what: Keep) => said(keepFrames(what, frames, session, logged))}
+          busy={busy}
+          onKeep={(what: Keep) => run(() => keepFrames(what, frames, session))}
           onAsked={() => setHasAsked(true)}
         />
       )}

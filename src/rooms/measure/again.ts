@@ -1,6 +1,7 @@
 /** Old entries of the log measured by the method of today; the old figures stay. */
 import type { Measurement } from '@/core/kit/records/measurement';
 import { entryFigures } from '@/core/measure/toEntry';
+import type { KeptGrid } from '@/store/db';
 import { db } from '@/store/instance';
 import { commit, type Write } from '@/store/journal';
 import type { Frames } from './useFrames';
@@ -11,6 +12,7 @@ export async function measureAgain(
   frames: Frames,
 ): Promise<string> {
   const writes: Write[] = [];
+  const grids: KeptGrid[] = [];
   for (const old of entries) {
     const kept = await db.grids.get(old.id);
     if (!kept) continue;
@@ -25,10 +27,12 @@ export async function measureAgain(
       replacesId: old.id,
       sampleId: null,
     };
-    await db.grids.put({ id: entry.id, at: Date.now(), grid: kept.grid });
+    grids.push({ id: entry.id, at: Date.now(), grid: kept.grid });
     writes.push({ table: 'measurements', id: entry.id, after: entry });
   }
-  await commit(db, `Measure ${writes.length} anew`, writes);
+  await commit(db, `Measure ${writes.length} anew`, writes, {
+    along: async () => void (await db.grids.bulkPut(grids)),
+  });
   const lost = entries.length - writes.length;
   return `${writes.length} measured anew; the old figures stay.${lost > 0 ? ` Of ${lost} the light was no longer kept.` : ''}`;
 }

@@ -2,7 +2,7 @@
 import { isEdgeUnseen, type HaloSample } from '@/core/kit/records/haloSample';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { db } from '@/store/instance';
-import { commit, type Write } from '@/store/journal';
+import { commit, edited, type Write } from '@/store/journal';
 import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';
 import type { Keep } from './FramePanel';
 import type { Session } from './session';
@@ -42,10 +42,12 @@ export async function keepFrames(
   { frame, note, toLens }: Keep,
   frames: Frames,
   session: Session,
-  logged: ReadonlySet<string>,
 ): Promise<string> {
   const together = toLens ? ofSameSetting(frame, frames.frames, session) : [frame];
   const now = localTime();
+  // As the database has it: the screen may not have heard of the last one yet.
+  const ids = together.flatMap((f) => f.measurementId ?? []);
+  const logged = new Set((await db.measurements.bulkGet(ids)).flatMap((m) => m?.id ?? []));
   const fresh = together.filter((f) => !isLogged(f, logged));
   const pairs = fresh.flatMap((f) => {
     const entry = entryOf(f, session, now);
@@ -78,7 +80,7 @@ export async function keepFrames(
       }),
     );
     learnt = learntWords(lens.name, sample);
-    writes.push({ table: 'lenses', id: lens.id, after: { ...lens, halo: [...lens.halo, sample] } });
+    writes.push(edited('lenses', lens, { ...lens, halo: [...lens.halo, sample] }));
   }
   for (const [, entry] of pairs)
     writes.push({ table: 'measurements', id: entry.id, after: { ...entry, sampleId } });
@@ -86,8 +88,8 @@ export async function keepFrames(
     db,
     `Keep ${pairs.length === 1 ? first?.[1].name : `${pairs.length} frames`}`,
     writes,
+    { along: () => keepGrids(pairs) },
   );
-  await keepGrids(pairs);
   for (const [f, entry] of pairs) frames.set(f.id, { measurementId: entry.id });
   return learnt;
 }
