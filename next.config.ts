@@ -5,6 +5,16 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
+  headers: () =>
+    Promise.resolve([
+      {
+        source: '/:path*',
+        headers: [
+          { key: 'x-content-type-options', value: 'nosniff' },
+          { key: 'referrer-policy', value: 'no-referrer' },
+        ],
+      },
+    ]),
   turbopack: { root: import.meta.dirname },
 };
 

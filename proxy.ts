@@ -1,4 +1,5 @@
 /** A strict content policy on every page: own scripts only, nothing from anywhere else. */
+import { refuseHost } from '@/api/hosts';
 import { NextResponse, type NextRequest } from 'next/server';
 
 function policy(nonce: string): string {
@@ -18,7 +19,9 @@ function policy(nonce: string): string {
   ].join('; ');
 }
 
-export function proxy(request: NextRequest): NextResponse {
+export function proxy(request: NextRequest): Response {
+  const misled = refuseHost(request.headers);
+  if (misled) return misled;
   const nonce = btoa(crypto.randomUUID());
   const csp = policy(nonce);
   const headers = new Headers(request.headers);
@@ -26,9 +29,8 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set('content-security-policy', csp);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', csp);
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'no-referrer');
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg).*)'] };
+/** Pages alone: what passes here has its body cut at 10 MB, and frames are larger. */
+export const config = { matcher: ['/((?!api/|_next/static|_next/image|icon.svg).*)'] };

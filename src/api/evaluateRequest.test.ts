@@ -10,7 +10,7 @@ const post = (body: string, type = 'application/json') =>
     new Request('http://127.0.0.1/api/evaluate', {
       method: 'POST',
       body,
-      headers: { 'content-type': type },
+      headers: { 'content-type': type, host: '127.0.0.1' },
     }),
   );
 

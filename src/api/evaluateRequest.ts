@@ -3,11 +3,14 @@ import { parseJson } from '@/core/exchange/json';
 import { rigOfFile } from '@/core/exchange/rigJson';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { one, readBody, refuse } from './requests';
+import { refuseHost } from './hosts';
 
 /** Largest body read, bytes. */
 const MOST_BODY_BYTES = 64 * 1024;
 
 export async function answerEvaluate(request: Request): Promise<Response> {
+  const misled = refuseHost(request.headers);
+  if (misled) return misled;
   const type = request.headers.get('content-type') ?? '';
   if (!/^application\/json\b/i.test(type)) {
     return refuse(415, one('mediaType', 'Send the rig as application/json.'));

@@ -23,7 +23,7 @@ const post = (body: BodyInit, query = 'sensor=36x24', type = 'image/png') =>
     new Request(`http://127.0.0.1/api/measure?${query}`, {
       method: 'POST',
       body,
-      headers: { 'content-type': type },
+      headers: { 'content-type': type, host: '127.0.0.1' },
     }),
   );
 

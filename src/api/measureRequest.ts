@@ -3,6 +3,7 @@ import { measureFile, type FileOptions } from '@/core/measure/measureFile';
 import { parseFrame } from '@/core/optics/formats';
 import { decodePicture } from '@/node/picture';
 import { one, readBody, refuse } from './requests';
+import { refuseHost } from './hosts';
 
 /** Largest frame read, bytes. */
 const MOST_FRAME_BYTES = 64 * 1024 * 1024;
@@ -35,6 +36,8 @@ function optionsOf(query: URLSearchParams): FileOptions | Response {
 const TYPES = /^(image\/(jpeg|png|tiff|x-[\w.-]+)|application\/octet-stream)\b/i;
 
 export async function answerMeasure(request: Request): Promise<Response> {
+  const misled = refuseHost(request.headers);
+  if (misled) return misled;
   if (!TYPES.test(request.headers.get('content-type') ?? ''))
     return refuse(
       415,

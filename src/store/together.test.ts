@@ -118,7 +118,9 @@ describe('something stored beside the records', () => {
       'Keep',
       [{ table: 'lenses', id: lens.id, after: { ...lens, name: '' } }],
       {
-        along: async () => void (await here.grids.put(grid)),
+        along: async () => {
+          await here.grids.put(grid);
+        },
       },
     );
     await expect(broken).rejects.toThrow();

@@ -38,6 +38,43 @@ describe('JSON', () => {
   });
 });
 
+describe('made to be slow or deep', () => {
+  it.each([
+    ['lists', '['.repeat(20_000) + ']'.repeat(20_000)],
+    ['objects', '{"a":'.repeat(20_000) + '1' + '}'.repeat(20_000)],
+    ['lists that never end', '['.repeat(200_000)],
+  ])('%s thousands deep are refused before any parser goes down them', (_, text) => {
+    expect(words(parseJson(text, 'kit.json'))).toBe(
+      'kit.json is nested more than 64 deep, which no file of ours is.',
+    );
+  });
+
+  it('brackets in text are no depth, quotes in it no end of it', () => {
+    const deepText = JSON.stringify({ note: `${'['.repeat(500)}\\"${'{'.repeat(500)}` });
+    expect(parseJson(deepText, 'kit.json').ok).toBe(true);
+    const sixty = '['.repeat(60) + ']'.repeat(60);
+    expect(parseJson(sixty, 'kit.json').ok).toBe(true);
+  });
+
+  it('20,000 empty parts in one rig are one sentence, not 200,000', () => {
+    const parts = Array.from({ length: 20_000 }, () => ({}));
+    const read = rigOfFile({ ...rigFileOf(demoRig('mill-pond')), parts });
+    expect(read.ok ? [] : read.problems).toHaveLength(1);
+    expect(words(read)).toMatch(
+      /^parts: must be a list of at most 8 entries; it is a list of 20000/,
+    );
+  });
+
+  it('thousands of empty lenses are told by the first hundred faults and the count of the rest', () => {
+    const lenses = Array.from({ length: 2000 }, () => ({}));
+    const file = JSON.parse(writeWorkspace(EMPTY_WORKSPACE)) as object;
+    const read = readWorkspace(JSON.stringify({ ...file, lenses }), 'kit.json');
+    const problems = read.ok ? [] : read.problems;
+    expect(problems).toHaveLength(101);
+    expect(problems.at(-1)?.sentence).toMatch(/there are \d{4,} more like these\.$/);
+  });
+});
+
 describe('workspace file', () => {
   it('comes back as it went out', () => {
     const back = readWorkspace(writeWorkspace(tideMill));

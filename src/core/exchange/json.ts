@@ -21,6 +21,27 @@ export function checkSize(bytes: number, name: string): Result<null> {
   return ok(null);
 }
 
+/** No record of ours is nested nearly as deep; a parser goes down as deep as it is led, until its stack ends. */
+const DEEPEST = 64;
+
+/** Whether lists and objects of a JSON text stand more than `most` deep in one another. */
+export function isTooDeep(text: string, most = DEEPEST): boolean {
+  let depth = 0;
+  let inText = false;
+  for (let i = 0; i < text.length; i += 1) {
+    const c = text[i];
+    if (inText) {
+      if (c === '\\') i += 1;
+      else if (c === '"') inText = false;
+    } else if (c === '"') inText = true;
+    else if (c === '[' || c === '{') {
+      depth += 1;
+      if (depth > most) return true;
+    } else if (c === ']' || c === '}') depth -= 1;
+  }
+  return false;
+}
+
 class ForbiddenKey extends Error {}
 
 /** Where the first thing that is no JSON stands, and whether the text simply ends too soon. */
@@ -42,6 +63,12 @@ function placeOf(offset: number, text: string): string {
 /** Parses JSON; refuses keys that could change how objects behave. */
 export function parseJson(text: string, name: string): Result<unknown> {
   if (text.trim() === '') return fail('empty', '', `${name} is empty.`);
+  if (isTooDeep(text))
+    return fail(
+      'tooDeep',
+      '',
+      `${name} is nested more than ${DEEPEST} deep, which no file of ours is.`,
+    );
   try {
     return ok(
       JSON.parse(text, (key, value: unknown) => {

@@ -31,7 +31,9 @@ export async function measureAgain(
     writes.push({ table: 'measurements', id: entry.id, after: entry });
   }
   await commit(db, `Measure ${writes.length} anew`, writes, {
-    along: async () => void (await db.grids.bulkPut(grids)),
+    along: async () => {
+      await db.grids.bulkPut(grids);
+    },
   });
   const lost = entries.length - writes.length;
   return `${writes.length} measured anew; the old figures stay.${lost > 0 ? ` Of ${lost} the light was no longer kept.` : ''}`;

@@ -101,19 +101,64 @@ function problemOf(root: JsonSchema, data: unknown, error: ErrorObject): Problem
   };
 }
 
+/** More problems of one value nobody reads. */
+const MOST_PROBLEMS = 100;
+
+/** The first of many problems, and how many more there are; only those told are put into words. */
+function firstOf<E>(found: readonly E[], problem: (each: E) => Problem): Problem[] {
+  const told = found.slice(0, MOST_PROBLEMS).map(problem);
+  const more = found.length - told.length;
+  return more > 0
+    ? [...told, { code: 'more', path: '', sentence: `there are ${more} more like these.` }]
+    : told;
+}
+
+/**
+ * A list longer than its schema allows, as the error the validator would make of it. Looked for before all
+ * else: what stands in it could keep the validator busy for minutes.
+ */
+function overlongList(schema: JsonSchema, value: unknown, path = ''): ErrorObject | null {
+  const here = deref(schema);
+  if (Array.isArray(value)) {
+    const { maxItems, items } = here;
+    if (typeof maxItems === 'number' && value.length > maxItems)
+      return { keyword: 'maxItems', instancePath: path, schemaPath: '', params: {} };
+    return isJson(items)
+      ? firstFound(value, (v, i) => overlongList(items, v, `${path}/${i}`))
+      : null;
+  }
+  const { properties } = here;
+  if (!isJson(value) || !isJson(properties)) return null;
+  return firstFound(Object.entries(properties), ([key, field]) =>
+    isJson(field) && Object.hasOwn(value, key)
+      ? overlongList(field, value[key], `${path}/${key}`)
+      : null,
+  );
+}
+
+function firstFound<V, R>(values: readonly V[], find: (value: V, i: number) => R | null): R | null {
+  for (const [i, value] of values.entries()) {
+    const found = find(value, i);
+    if (found !== null) return found;
+  }
+  return null;
+}
+
 function check<T>(
   validator: ValidateFunction,
   root: JsonSchema,
   data: unknown,
   beyond: (value: T) => Problem[],
 ): Result<T> {
+  const overlong = overlongList(root, data);
+  if (overlong) return { ok: false, problems: [problemOf(root, data, overlong)] };
   const copy: unknown = structuredClone(data);
   if (!validator(copy)) {
-    const problems = (validator.errors ?? []).map((error) => problemOf(root, copy, error));
-    return { ok: false, problems };
+    const told = firstOf(validator.errors ?? [], (error) => problemOf(root, copy, error));
+    return { ok: false, problems: told };
   }
   const problems = beyond(copy as T);
-  return problems.length > 0 ? { ok: false, problems } : ok(copy as T);
+  return problems.length > 0 ? { ok: false, problems: firstOf(problems, (p) => p) } : ok(copy as T);
 }
 
 /** Checks a workspace of the present version, fills defaults, keeps unknown fields. */

@@ -14,6 +14,38 @@ export function containerOf(bytes: Uint8Array): Container {
 /** Bits a sample of a PNG, from its header; null where it is cut short. */
 export const pngDepth = (bytes: Uint8Array): number | null => bytes[24] ?? null;
 
+export interface PictureSize {
+  widthPx: number;
+  heightPx: number;
+}
+
+/** Size of a PNG as its header states it; null where it is cut short. */
+export function pngSize(bytes: Uint8Array): PictureSize | null {
+  if (bytes.length < 24) return null;
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
+  return { widthPx: view.getUint32(16), heightPx: view.getUint32(20) };
+}
+
+/** Whether a marker begins a frame of a JPEG, of any coding: C0 to CF but for tables and the arithmetic coder. */
+const isFrameMarker = (marker: number): boolean =>
+  marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
+
+/** Size of a JPEG as its first frame header states it; null where there is none. */
+export function jpegSize(bytes: Uint8Array): PictureSize | null {
+  const word = (i: number) => ((bytes[i] ?? 0) << 8) | (bytes[i + 1] ?? 0);
+  let at = 2;
+  while (at + 9 <= bytes.length) {
+    if (bytes[at] !== 0xff) return null;
+    const marker = bytes[at + 1] as number;
+    if (isFrameMarker(marker)) return { widthPx: word(at + 7), heightPx: word(at + 5) };
+    // Fill bytes and markers without a length.
+    if (marker === 0xff) at += 1;
+    else if (marker === 0x01 || (marker >= 0xd0 && marker <= 0xd8)) at += 2;
+    else at += 2 + Math.max(2, word(at + 2));
+  }
+  return null;
+}
+
 /** What a PNG says of its tone response; null where it says nothing. */
 export function pngTone(bytes: Uint8Array): 'srgb' | 'linear' | null {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
@@ -36,12 +68,16 @@ interface Jpeg {
   pixels: number;
 }
 
+/** Segments walked in search of pictures; no camera's file has nearly as many, one made to be slow has. */
+const MOST_SEGMENTS = 2_000_000;
+
 /** Walks a JPEG from its first marker; null where it is not a whole one. */
-function jpegAt(bytes: Uint8Array, start: number): Jpeg | null {
+function jpegAt(bytes: Uint8Array, start: number, spent: { segments: number }): Jpeg | null {
   let at = start + 2;
   let pixels = 0;
   while (at + 4 <= bytes.length) {
-    if (bytes[at] !== 0xff) return null;
+    spent.segments += 1;
+    if (bytes[at] !== 0xff || spent.segments > MOST_SEGMENTS) return null;
     const marker = bytes[at + 1] as number;
     if (marker === 0xff) {
       at += 1;
@@ -72,9 +108,10 @@ function jpegAt(bytes: Uint8Array, start: number): Jpeg | null {
 export function largestJpeg(bytes: Uint8Array): Uint8Array | null {
   let best: Jpeg | null = null;
   let at = 0;
-  while (at + 3 < bytes.length) {
+  const spent = { segments: 0 };
+  while (at + 3 < bytes.length && spent.segments <= MOST_SEGMENTS) {
     if (bytes[at] === 0xff && bytes[at + 1] === 0xd8 && bytes[at + 2] === 0xff) {
-      const found = jpegAt(bytes, at);
+      const found = jpegAt(bytes, at, spent);
       if (found && found.pixels > (best?.pixels ?? 0)) best = found;
       at = found ? found.end : at + 2;
     } else at += 1;

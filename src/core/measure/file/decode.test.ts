@@ -7,7 +7,7 @@ import { jpegFile, pngFile } from '../../bench-camera/encode';
 import type { ShotSettings } from '../../bench-camera/exif';
 import { expose } from '../../bench-camera/expose';
 import { randomOf } from '../../maths/random';
-import { containerOf, largestJpeg } from './container';
+import { containerOf, jpegSize, largestJpeg, pngSize } from './container';
 import { decodeFrame } from './decode';
 import { measureFile } from '../measureFile';
 import type { PixelImage } from './pixels';
@@ -114,6 +114,65 @@ describe('a bad file', () => {
   ])('%s earns a sentence with its name', async (name, bytes, sentence) => {
     const decoded = await decodeFrame(bytes, name, decodePicture);
     expect(decoded.ok ? '' : decoded.problems[0]?.sentence).toMatch(sentence);
+  });
+});
+
+describe('a picture larger than any camera takes', () => {
+  /** A decoder that must not be reached. */
+  const never = () => Promise.reject(new Error('was decoded'));
+  const size = async (bytes: Uint8Array) => {
+    const decoded = await decodeFrame(bytes, 'frame', never);
+    return decoded.ok ? '' : decoded.problems[0]?.sentence;
+  };
+  const large = 'frame has more than 160 million pixels.';
+
+  it('is told by its header, before anything of it is decoded', async () => {
+    const png = pngFile(frame({ depth: 8 }), shot);
+    new DataView(png.buffer, png.byteOffset).setUint32(16, 14_000);
+    new DataView(png.buffer, png.byteOffset).setUint32(20, 14_000);
+    expect(await size(png)).toBe(large);
+    const sixteen = pngFile(frame({}), shot);
+    new DataView(sixteen.buffer, sixteen.byteOffset).setUint32(16, 60_000);
+    new DataView(sixteen.buffer, sixteen.byteOffset).setUint32(20, 60_000);
+    expect(await size(sixteen)).toBe(large);
+    const jpeg = new Uint8Array(await encodeJpeg(frame({ depth: 8, channels: 3 })));
+    const at = jpeg.findIndex(
+      (b, i) => b === 0xff && (jpeg[i + 1] === 0xc0 || jpeg[i + 1] === 0xc2),
+    );
+    jpeg.set([0xff, 0xff, 0xff, 0xff], at + 5);
+    expect(await size(jpeg)).toBe(large);
+    const tiff = await raw(frame({})).tiff().toBuffer();
+    const view = new DataView(tiff.buffer, tiff.byteOffset, tiff.length);
+    const isLittle = tiff[0] === 0x49;
+    const entries = view.getUint32(4, isLittle);
+    for (let i = 0; i < view.getUint16(entries, isLittle); i += 1) {
+      const entry = entries + 2 + 12 * i;
+      const tag = view.getUint16(entry, isLittle);
+      // Width and height, whole numbers of 32 bits.
+      if (tag === 256 || tag === 257) {
+        view.setUint16(entry + 2, 4, isLittle);
+        view.setUint32(entry + 8, 50_000, isLittle);
+      }
+    }
+    expect(await size(tiff)).toBe(large);
+  });
+
+  it('sizes are those the files have', async () => {
+    const image = frame({ depth: 8, channels: 3 });
+    expect(pngSize(pngFile(image, shot))).toEqual({ widthPx: 600, heightPx: 400 });
+    expect(jpegSize(await jpegFile(image, shot, encodeJpeg))).toEqual({
+      widthPx: 600,
+      heightPx: 400,
+    });
+    expect(jpegSize(Uint8Array.of(0xff, 0xd8, 0xff))).toBeNull();
+    expect(pngSize(Uint8Array.of(0x89))).toBeNull();
+  });
+
+  it('a file of nothing but beginnings of pictures is given up', () => {
+    const bytes = new Uint8Array(3_000_000);
+    for (let i = 0; i < bytes.length; i += 3)
+      bytes.set([0xff, 0xd8, 0xff].slice(0, bytes.length - i), i);
+    expect(largestJpeg(bytes)).toBeNull();
   });
 });
 

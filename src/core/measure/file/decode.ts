@@ -1,7 +1,15 @@
 /** Files to pixels and settings. What decodes JPEG is given from outside: a browser has its own. */
 import { fail, ok, type Result } from '../../words/problem';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
-import { containerOf, largestJpeg, pngDepth, pngTone } from './container';
+import {
+  containerOf,
+  jpegSize,
+  largestJpeg,
+  pngDepth,
+  pngSize,
+  pngTone,
+  type PictureSize,
+} from './container';
 import type { PixelImage } from './pixels';
 
 /** Decodes 8-bit JPEG or PNG; throws where it cannot. */
@@ -28,7 +36,8 @@ export interface DecodedFrame {
 }
 
 const MOST_FILE_BYTES = 400e6;
-export const MOST_PIXELS = 200e6;
+/** The largest cameras take 150 million in one exposure. */
+export const MOST_PIXELS = 160e6;
 
 const NO_SETTINGS: FrameSettings = {
   focalMm: null,
@@ -90,8 +99,18 @@ async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
   };
 }
 
+/** Thrown before anything of it is decoded. */
+class TooManyPixels extends Error {}
+
+/** Refuses by its size a picture that would fill the memory, before it is decoded. */
+function refuseLarge(size: PictureSize | null): void {
+  if (size && size.widthPx * size.heightPx > MOST_PIXELS) throw new TooManyPixels();
+}
+
 async function decodeTiff(bytes: Uint8Array): Promise<PixelImage | null> {
   const { decode } = await import('tiff');
+  const [head] = decode(bytes, { pages: [0], ignoreImageData: true });
+  if (head) refuseLarge({ widthPx: head.width, heightPx: head.height });
   const [page] = decode(bytes, { pages: [0] });
   if (!page) return null;
   const { width, height, data, bitsPerSample, components } = page;
@@ -111,18 +130,22 @@ async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
   try {
     const image = await decodeTiff(bytes);
     if (image && image.channels !== 2) return { image, preview: false };
-  } catch {
+  } catch (error) {
+    if (error instanceof TooManyPixels) throw error;
     // A raw file is a TIFF of a kind of its own: its preview is looked for below.
   }
   const jpeg = largestJpeg(bytes);
+  refuseLarge(jpeg && jpegSize(jpeg));
   return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
 }
 
 async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
   switch (containerOf(bytes)) {
     case 'jpeg':
+      refuseLarge(jpegSize(bytes));
       return { image: await decodePicture(bytes), preview: false };
     case 'png':
+      refuseLarge(pngSize(bytes));
       return pngDepth(bytes) === 16
         ? { image: await decodePng16(bytes), preview: false }
         : { image: await decodePicture(bytes), preview: false };
@@ -130,6 +153,7 @@ async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
       return tiffOrPreview(bytes, decodePicture);
     case 'other': {
       const jpeg = largestJpeg(bytes);
+      refuseLarge(jpeg && jpegSize(jpeg));
       return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
     }
   }
@@ -153,8 +177,7 @@ export async function decodeFrame(
     const found = await pictureOf(bytes, decodePicture);
     if (!found) return fail('picture', '', whole);
     const { image, preview } = found;
-    if (image.widthPx * image.heightPx > MOST_PIXELS)
-      return fail('tooLarge', '', `${name} has more than ${MOST_PIXELS / 1e6} million pixels.`);
+    refuseLarge(image);
     const { settings, srgb, simulated } = await readSettings(bytes);
     const container = containerOf(bytes);
     const told = container === 'png' ? pngTone(bytes) : null;
@@ -165,7 +188,9 @@ export async function decodeFrame(
       preview,
       simulated,
     });
-  } catch {
-    return fail('picture', '', whole);
+  } catch (error) {
+    return error instanceof TooManyPixels
+      ? fail('tooLarge', '', `${name} has more than ${MOST_PIXELS / 1e6} million pixels.`)
+      : fail('picture', '', whole);
   }
 }
