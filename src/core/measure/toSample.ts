@@ -1,12 +1,12 @@
 /** Measured frames as what a lens knows of its halo. */
-import { usualExitPupilMm } from '../halo/priors';
+import { priorFor, usualExitPupilMm } from '../halo/priors';
 import {
   FARTHEST_PUPIL_MM,
   isOneFrame,
   type Evidence,
   type HaloSample,
 } from '../kit/records/haloSample';
-import type { Lens } from '../kit/records/lens';
+import { openFNumberAt, type Lens } from '../kit/records/lens';
 import type { FrameLight, HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
@@ -108,11 +108,17 @@ function sampleWithoutEdge(
   const seen = Math.max(...frames.map((f) => f.unseenToMm ?? 0));
   const beyond = Math.min(Math.max(0, fit.halfLightMm - seen), UNSEEN_REACH * seen);
   const inward = fit.halfLightMm - (seen + UNSEEN_SHARE * beyond);
-  const carriedBack = (rim: HaloFit['rims'][number]) =>
-    figureOf({
-      edgeRadiusMm: rim.edgeRadiusMm - inward,
-      softnessMm: Math.max(0, rim.softnessMm - inward / CLEAR_WIDTHS),
+  // How soft an edge is that nobody saw: no harder than is usual.
+  const { softness } = priorFor(lens, facts.focalMm);
+  const usualSoftness = (softness * openFNumberAt(lens, facts.focalMm)) / fNumber;
+  const carriedBack = (rim: HaloFit['rims'][number]) => {
+    const edgeRadiusMm = rim.edgeRadiusMm - inward;
+    const carried = rim.softnessMm - inward / CLEAR_WIDTHS;
+    return figureOf({
+      edgeRadiusMm,
+      softnessMm: Math.max(carried, Math.min(1, usualSoftness) * edgeRadiusMm),
     });
+  };
   const [front, rear] = fit.rims;
   return {
     ...facts,
