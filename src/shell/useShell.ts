@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Judgement } from '@/core/kit/records/judgement';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
-import { redo, undo } from '@/store/journal';
+import { redo, StepElsewhere, undo } from '@/store/journal';
 import { isEmpty } from '@/store/load';
 import { setJudgement } from '@/store/judgement';
 import type { MenuAction } from '@/ui/controls/MenuButton';
@@ -27,6 +27,20 @@ export interface Shell {
   openDialog: (name: DialogName | null) => void;
 }
 
+/** Takes the last step back; one of another tab only once that is said to be meant. */
+async function undoOrAsk(tell: Tell): Promise<void> {
+  try {
+    await undo(db);
+  } catch (error) {
+    if (!(error instanceof StepElsewhere)) throw error;
+    tell({
+      kind: 'asked',
+      text: `The last step was done in another tab: ${error.message}.`,
+      act: { label: 'Undo it all the same', press: () => guarded(tell, () => undo(db, true)) },
+    });
+  }
+}
+
 /** Once there is something to lose, asks the browser to keep it. */
 function useKeptStorage(somethingHere: boolean): void {
   useEffect(() => {
@@ -45,7 +59,7 @@ export function useShell(workspace: Workspace): Shell {
   const router = useRouter();
   const keys = useMemo<CommonKeys>(
     () => ({
-      undo: () => guarded(tell, () => undo(db)),
+      undo: () => guarded(tell, () => undoOrAsk(tell)),
       redo: () => guarded(tell, () => redo(db)),
       theme,
       help: () => openDialog('help'),

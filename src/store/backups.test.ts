@@ -34,17 +34,35 @@ describe('backups', () => {
     expect(await db.lenses.count()).toBe(0);
   });
 
+  const kept = (list: { id: number; at: number }[], now: number) => {
+    const gone = new Set(surplus(list, now));
+    return list.filter((b) => !gone.has(b.id)).map((b) => b.id);
+  };
+  const daily = Array.from({ length: 12 }, (_, i) => ({ id: i, at: at(i + 1, 9) }));
+  const hourly = Array.from({ length: 12 }, (_, i) => ({ id: 100 + i, at: at(20, i) }));
+
   it('the newest six are kept, of older ones the last of each day for eight days', () => {
-    const kept = (list: { id: number; at: number }[]) => {
-      const gone = new Set(surplus(list));
-      return list.filter((b) => !gone.has(b.id)).map((b) => b.id);
-    };
-    const hourly = Array.from({ length: 12 }, (_, i) => ({ id: i, at: at(20, i) }));
-    const daily = Array.from({ length: 12 }, (_, i) => ({ id: 100 + i, at: at(i + 1, 9) }));
-    expect(kept(hourly)).toEqual([5, 6, 7, 8, 9, 10, 11]);
-    expect(kept([...daily, ...hourly])).toEqual([
-      105, 106, 107, 108, 109, 110, 111, 5, 6, 7, 8, 9, 10, 11,
+    expect(kept(hourly, at(21))).toEqual([105, 106, 107, 108, 109, 110, 111]);
+    expect(kept([...daily, ...hourly], at(21))).toEqual([
+      5, 6, 7, 8, 9, 10, 11, 105, 106, 107, 108, 109, 110, 111,
     ]);
+  });
+
+  it('those a wrong clock dated in the future do not crowd out the rest', () => {
+    const wrong = Array.from({ length: 12 }, (_, i) => ({ id: 50 + i, at: at(4000 + i) }));
+    expect(kept([...daily, ...wrong, ...hourly], at(21))).toEqual([
+      5, 6, 7, 8, 9, 10, 11, 105, 106, 107, 108, 109, 110, 111,
+    ]);
+  });
+
+  it('go on being kept after the clock was put right', async () => {
+    await importWorkspace(db, tideMill, 'replace everything', 'Load');
+    await keepBackup(db, 'from time to time', at(4000));
+    await commit(db, 'Delete', [{ table: 'rigs', id: tideMill.rigs[0]!.id, after: null }]);
+    expect(await keepBackup(db, 'from time to time', at(20))).toBe(true);
+    const [newest] = await listBackups(db);
+    expect(newest?.at).toBe(at(20));
+    expect(await keepBackup(db, 'from time to time', at(21))).toBe(false);
   });
 
   it('one that is gone says so', async () => {

@@ -15,17 +15,22 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 const KEPT_NEWEST = 6;
 const KEPT_DAYS = 8;
 
-/** Ids of the backups that are kept no longer. */
-export function surplus(backups: readonly Pick<Backup, 'id' | 'at'>[]): number[] {
-  const newestFirst = [...backups].sort((a, b) => b.at - a.at);
+/**
+ * Ids of the backups that are kept no longer at `now`. They are newest in the order in which they were kept: a
+ * clock that once stood wrong dates some in the future, and these must not crowd out the rest.
+ */
+export function surplus(backups: readonly Pick<Backup, 'id' | 'at'>[], now: number): number[] {
+  const newestFirst = [...backups].sort((a, b) => b.id - a.id);
   const days = new Set<number>();
   return newestFirst.slice(KEPT_NEWEST).flatMap(({ id, at }) => {
     const day = Math.floor(at / DAY_MS);
-    if (days.has(day) || days.size >= KEPT_DAYS) return [id];
+    if (at > now || days.has(day) || days.size >= KEPT_DAYS) return [id];
     days.add(day);
     return [];
   });
 }
+
+const lastKept = (db: HaloDatabase) => db.backups.orderBy('id').last();
 
 /** Keeps the workspace as it is now, unless it is empty or as it was; answers whether it did. */
 export async function keepBackup(db: HaloDatabase, reason: string, at: number): Promise<boolean> {
@@ -36,10 +41,10 @@ export async function keepBackup(db: HaloDatabase, reason: string, at: number): 
     TABLE_NAMES.map((table) => [table, workspace[table].length]),
   ) as Record<TableName, number>;
   return db.transaction('rw', db.backups, async () => {
-    const last = await db.backups.orderBy('at').last();
+    const last = await lastKept(db);
     if (last?.text === text) return false;
     await db.backups.add({ at, reason, counts, text });
-    await db.backups.bulkDelete(surplus(await db.backups.toArray()));
+    await db.backups.bulkDelete(surplus(await db.backups.toArray(), at));
     return true;
   });
 }
@@ -47,8 +52,9 @@ export async function keepBackup(db: HaloDatabase, reason: string, at: number): 
 /** Keeps backups while a room is open; answers how to stop. */
 export function keepBackups(db: HaloDatabase): () => void {
   const keep = async () => {
-    const last = await db.backups.orderBy('at').last();
-    if (!last || Date.now() - last.at >= EVERY_MS)
+    const last = await lastKept(db);
+    // A clock put back leaves the last one in the future: it says nothing of how long ago that was.
+    if (!last || Math.abs(Date.now() - last.at) >= EVERY_MS)
       await keepBackup(db, 'from time to time', Date.now());
   };
   // A backup that does not come about must never stand in the way; the next one may.
@@ -61,9 +67,9 @@ export function keepBackups(db: HaloDatabase): () => void {
   };
 }
 
-/** Newest first. */
+/** The last one kept first. */
 export const listBackups = async (db: HaloDatabase): Promise<Backup[]> =>
-  (await db.backups.orderBy('at').toArray()).reverse();
+  (await db.backups.orderBy('id').toArray()).reverse();
 
 /** Puts a backup in place of what is here, as one step that undo takes back; a sentence where it cannot. */
 export async function restoreBackup(db: HaloDatabase, id: number): Promise<string | null> {

@@ -71,6 +71,8 @@ export interface JournalEntry {
   changes: Change[];
   /** Set where records came from a file: they are not changed here then. */
   origin?: 'file';
+  /** The tab it was done in; steps of before there were such have none. */
+  tab?: string;
   /** 1 while taken back, 0 while in force; a number so that it can be indexed. */
   undone: 0 | 1;
   /** Changes in quick succession with the same key become one entry. */
@@ -156,7 +158,11 @@ export class HaloDatabase extends Dexie {
   declare preferences: Table<Records['preferences'], string>;
   declare journal: EntityTable<JournalEntry, 'seq'>;
 
-  constructor(name = 'wandering-halo') {
+  constructor(
+    name = 'wandering-halo',
+    /** The tab this connection belongs to: its steps are its own to undo. */
+    readonly tab: string = crypto.randomUUID(),
+  ) {
     super(name);
     this.version(1).stores(STORES[1] ?? {});
     for (const { to } of MIGRATIONS) {

@@ -195,11 +195,13 @@ async function record(
 ): Promise<void> {
   const at = Date.now();
   const last = await db.journal.orderBy('seq').last();
-  if (mergeKey !== null && last?.mergeKey === mergeKey && at - last.at < MERGE_MS) {
+  const isOwn = last?.tab === db.tab;
+  if (mergeKey !== null && isOwn && last.mergeKey === mergeKey && at - last.at < MERGE_MS) {
     await db.journal.update(last.seq, { at, changes: merged(last.changes, changes) });
     return;
   }
-  await db.journal.add({ label, at, changes, undone: 0, mergeKey, ...(origin && { origin }) });
+  const { tab } = db;
+  await db.journal.add({ label, at, changes, undone: 0, mergeKey, tab, ...(origin && { origin }) });
   const surplus = (await db.journal.count()) - KEPT_ENTRIES;
   if (surplus > 0) {
     const oldest = await db.journal.orderBy('seq').limit(surplus).primaryKeys();
@@ -220,11 +222,21 @@ export async function changedHere(db: HaloDatabase): Promise<Set<string>> {
 const lastInForce = (db: HaloDatabase) => db.journal.where('undone').equals(0).last();
 const firstUndone = (db: HaloDatabase) => db.journal.where('undone').equals(1).first();
 
-/** Takes the last change back; answers its label, or null where there is none. */
-export function undo(db: HaloDatabase): Promise<string | null> {
+/** Thrown where the step to take back was done in another tab and nobody said that it is meant. */
+export class StepElsewhere extends Error {
+  override readonly name = 'StepElsewhere';
+}
+
+/**
+ * Takes the last change back; answers its label, or null where there is none. One of another tab is taken back
+ * only where `isMeant`.
+ */
+export function undo(db: HaloDatabase, isMeant = false): Promise<string | null> {
   return inOne(db, async () => {
     const entry = await lastInForce(db);
     if (!entry) return null;
+    if (!isMeant && entry.tab !== undefined && entry.tab !== db.tab)
+      throw new StepElsewhere(entry.label);
     await put(db, [...entry.changes].reverse(), 'before');
     await db.journal.update(entry.seq, { undone: 1, mergeKey: null });
     return entry.label;

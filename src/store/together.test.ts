@@ -4,7 +4,7 @@ import { tideMill } from '@/core/demo/tideMill';
 import type { Lens } from '@/core/kit/records/lens';
 import { freshDatabase } from '../../tests/support/database';
 import { HaloDatabase } from './db';
-import { commit, edited, GoneRecord, undo } from './journal';
+import { commit, edited, GoneRecord, StepElsewhere, undo } from './journal';
 import { mergedValue } from './merge';
 import { conflictSentence, troubleSentence } from './troubles';
 
@@ -39,6 +39,30 @@ describe('changes of one record from two places', () => {
     expect((await stored()).name).toBe('mine');
     await undo(here);
     expect((await stored()).name).toBe('theirs');
+  });
+
+  it('a step of another tab is taken back only where that is meant', async () => {
+    await change(there, lens, { name: 'theirs' });
+    await expect(undo(here)).rejects.toThrow(StepElsewhere);
+    await expect(undo(here)).rejects.toThrow('Change');
+    expect((await stored()).name).toBe('theirs');
+    expect(await undo(here, true)).toBe('Change');
+    expect((await stored()).name).toBe(lens.name);
+    // The first step is this tab's own.
+    expect(await undo(here)).toBe('Begin');
+  });
+
+  it('the same tab may take its own back after a reload', async () => {
+    await change(here, lens, { name: 'mine' });
+    const again = new HaloDatabase(here.name, here.tab);
+    expect(await undo(again)).toBe('Change');
+  });
+
+  it('typing in two tabs is not one step', async () => {
+    const key = { mergeKey: 'name' };
+    await commit(here, 'Type', [edited('lenses', lens, { ...lens, name: 'a' })], key);
+    await commit(there, 'Type', [edited('lenses', lens, { ...lens, maker: 'b' })], key);
+    expect(await here.journal.count()).toBe(3);
   });
 
   it('inside nested fields and lists of records, each in its own place', async () => {

@@ -2,11 +2,14 @@
 import { X } from 'lucide-react';
 import { useEffect } from 'react';
 import styled from 'styled-components';
-import { IconButton } from './Buttons';
+import { IconButton, TextButton } from './Buttons';
 
 export interface NoticeText {
-  kind: 'said' | 'trouble';
+  /** What was asked stays until it is answered or closed, as a trouble does. */
+  kind: 'said' | 'trouble' | 'asked';
   text: string;
+  /** What can be done about it. */
+  act?: { label: string; press: () => void };
 }
 
 const Strip = styled.div<{ $trouble: boolean }>`
@@ -53,6 +56,16 @@ export function Notice({ notice, onClose }: NoticeProps) {
       {notice && (
         <Strip $trouble={notice.kind === 'trouble'} data-testid="notice">
           <p>{notice.text}</p>
+          {notice.act && (
+            <TextButton
+              onPress={() => {
+                onClose();
+                notice.act?.press();
+              }}
+            >
+              {notice.act.label}
+            </TextButton>
+          )}
           <IconButton label="Close this notice" onPress={onClose}>
             <X size={15} aria-hidden="true" />
           </IconButton>
