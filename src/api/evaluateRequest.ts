@@ -2,7 +2,7 @@
 import { parseJson } from '@/core/exchange/json';
 import { rigOfFile } from '@/core/exchange/rigJson';
 import { evaluate } from '@/core/rig/report/evaluate';
-import { one, readBody, refuse } from './requests';
+import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';
 
 /** Largest body read, bytes. */
@@ -16,12 +16,8 @@ export async function answerEvaluate(request: Request): Promise<Response> {
     return refuse(415, one('mediaType', 'Send the rig as application/json.'));
   }
   const body = await readBody(request, MOST_BODY_BYTES);
-  if (body === null) {
-    return refuse(
-      413,
-      one('tooLarge', 'The rig is over 64 KB; send the one rig, not a workspace.'),
-    );
-  }
+  if (typeof body === 'string')
+    return refuseBody(body, 'The rig is over 64 KB; send the one rig, not a workspace.');
   const parsed = parseJson(body.toString('utf8'), 'The body');
   if (!parsed.ok) return refuse(400, parsed.problems);
   const rig = rigOfFile(parsed.value);

@@ -2,11 +2,16 @@
 import { measureFile, type FileOptions } from '@/core/measure/measureFile';
 import { parseFrame } from '@/core/optics/formats';
 import { decodePicture } from '@/node/picture';
-import { one, readBody, refuse } from './requests';
+import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';
+import { queueOf } from './queue';
 
 /** Largest frame read, bytes. */
 const MOST_FRAME_BYTES = 64 * 1024 * 1024;
+
+/** Frames waiting to be measured, the one at work among them. */
+const MOST_WAITING = 8;
+const inTurn = queueOf(MOST_WAITING);
 
 const bad = (code: string, sentence: string) => refuse(400, one(code, sentence));
 
@@ -46,8 +51,13 @@ export async function answerMeasure(request: Request): Promise<Response> {
   const options = optionsOf(new URL(request.url).searchParams);
   if (options instanceof Response) return options;
   const body = await readBody(request, MOST_FRAME_BYTES);
-  if (body === null) return refuse(413, one('tooLarge', 'The frame is over 64 MB.'));
-  const read = await measureFile(body, 'The frame', options, decodePicture);
+  if (typeof body === 'string') return refuseBody(body, 'The frame is over 64 MB.');
+  const turn = inTurn(() => measureFile(body, 'The frame', options, decodePicture));
+  if (turn === null)
+    return refuse(503, one('busy', 'Too many frames are waiting to be measured; try again.'), {
+      'retry-after': '10',
+    });
+  const read = await turn;
   if (!read.ok) return refuse(422, read.problems);
   const { measure, settings, tone } = read.value;
   return Response.json({ ...measure, settings, tone: tone.kind });

@@ -55,8 +55,13 @@ function roleOf(prefix: string, suffix: string, before: string): Role {
   return /[a-z]$/i.test(before) ? 'other' : 'plain';
 }
 
+/** No barrel has room for more; what is longer is not read to its end. */
+const LONGEST_TEXT = 300;
+
 function tokensOf(text: string): Token[] {
   const clean = text
+    .slice(0, LONGEST_TEXT)
+    .replace(/\s+/g, ' ')
     .replace(/(\d),(\d)/g, '$1.$2')
     .replace(/[–—−~]/g, '-')
     .replace(/ƒ/g, 'f');

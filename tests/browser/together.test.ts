@@ -1,0 +1,43 @@
+/** Two tabs on one workspace, and a workspace that is emptied again. */
+import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
+import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { BenchPage } from './bench';
+
+let bench: BenchPage;
+
+beforeAll(async () => {
+  const { driver, downloads } = await openBrowser();
+  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+});
+beforeEach(async () => {
+  await bench.forget();
+  await bench.open();
+  await bench.verdictWord();
+});
+afterAll(() => bench.driver.quit());
+
+describe('undoing the demo', () => {
+  it('leaves an empty program that says so, not one that opens for ever', async () => {
+    await bench.press('Undo: Load the demo workspace');
+    await bench.saying('Nothing in the cabinet yet', 'h1');
+    // There is something to do again.
+    await bench.press('Load the demo workspace');
+    await bench.verdictWord();
+  });
+});
+
+describe('a step of another tab', () => {
+  it('is taken back only after asking', async () => {
+    const { driver } = bench;
+    const first = await driver.getWindowHandle();
+    await driver.switchTo().newWindow('tab');
+    await bench.openRig('rig=miller-portrait');
+    await bench.press('Undo: Load the demo workspace');
+    await bench.saying('Undo it all the same', 'button');
+    expect(await bench.verdictWord()).toMatch(/\w/);
+    await bench.press('Undo it all the same');
+    await bench.saying('Nothing in the cabinet yet', 'h1');
+    await driver.close();
+    await driver.switchTo().window(first);
+  });
+});
