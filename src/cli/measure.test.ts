@@ -81,6 +81,7 @@ describe('halo measure', () => {
     [['measure', folder, '--sensor', '36x24', '--tone', 'film'], /--tone takes/],
     [['measure', folder, '--sensor', '36x24', '--fnumber', '0'], /--fnumber must be/],
     [['measure', join(folder, 'gone.jpg'), '--sensor', '36x24'], /cannot be found/],
+    [['measure', '/dev/zero', '--sensor', '36x24'], /neither a file nor a folder/],
     [['measure', join(folder, 'notes.txt'), '--sensor', '36x24'], /cannot be read as a picture/],
     [['measure', join(folder, 'empty'), '--sensor', '36x24'], /no files in that folder/],
   ] as const)('%j exits 2 with a sentence', async (args, sentence) => {

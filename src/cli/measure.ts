@@ -1,7 +1,8 @@
 /** halo measure: the halo in test frames, file by file. */
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Problem } from '@/core/words/problem';
+import { tooLarge } from '@/core/measure/file/decode';
+import { fail, type Problem, type Result } from '@/core/words/problem';
 import { WARNING_WORDS } from '@/core/measure/judge';
 import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
 import { refusedWith, type Figure, type FrameMeasure } from '@/core/measure/measureGrid';
@@ -41,7 +42,9 @@ async function filesOf(paths: readonly string[]): Promise<string[]> {
   for (const path of paths) {
     const facts = await stat(path).catch(() => null);
     if (!facts) throw badInput(`${path} cannot be found.`);
-    if (!facts.isDirectory()) found.push(path);
+    if (facts.isFile()) found.push(path);
+    // A device or a pipe may never come to an end.
+    else if (!facts.isDirectory()) throw badInput(`${path} is neither a file nor a folder.`);
     else {
       const entries = await readdir(path, { withFileTypes: true });
       found.push(
@@ -82,6 +85,13 @@ function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings 
   return [first, ...stop(1), ...stop(2), ...warnings.map((w) => WARNING_WORDS[w])].join('; ');
 }
 
+/** Told too large by its size, a file is not read at all. */
+async function measured(file: string, options: FileOptions): Promise<Result<FileMeasure>> {
+  const large = tooLarge(file, (await stat(file)).size);
+  if (large) return fail('tooLarge', '', large);
+  return measureFile(await readFile(file), file, options, decodePicture);
+}
+
 export const measureCommand: Command = {
   usage,
   async run(args) {
@@ -103,7 +113,7 @@ export const measureCommand: Command = {
     const complaints: string[] = [];
     let answered = 0;
     for (const file of files) {
-      const read = await measureFile(await readFile(file), file, options, decodePicture);
+      const read = await measured(file, options);
       if (!read.ok) {
         json.push(unreadable(file, read.problems));
         complaints.push(read.problems[0]?.sentence ?? '');
