@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Judgement } from '@/core/kit/records/judgement';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { db } from '@/store/instance';
+import { db, isTabOpen } from '@/store/instance';
 import { redo, StepElsewhere, undo } from '@/store/journal';
 import { isEmpty } from '@/store/load';
 import { setJudgement } from '@/store/judgement';
@@ -27,12 +27,16 @@ export interface Shell {
   openDialog: (name: DialogName | null) => void;
 }
 
-/** Takes the last step back; one of another tab only once that is said to be meant. */
+/** Takes the last step back; one of another tab that still stands open only once that is said to be meant. */
 async function undoOrAsk(tell: Tell): Promise<void> {
   try {
     await undo(db);
   } catch (error) {
     if (!(error instanceof StepElsewhere)) throw error;
+    if (!(await isTabOpen(error.tab))) {
+      await undo(db, true);
+      return;
+    }
     tell({
       kind: 'asked',
       text: `The last step was done in another tab: ${error.message}.`,

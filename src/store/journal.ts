@@ -225,6 +225,12 @@ const firstUndone = (db: HaloDatabase) => db.journal.where('undone').equals(1).f
 /** Thrown where the step to take back was done in another tab and nobody said that it is meant. */
 export class StepElsewhere extends Error {
   override readonly name = 'StepElsewhere';
+  constructor(
+    label: string,
+    readonly tab: string,
+  ) {
+    super(label);
+  }
 }
 
 /**
@@ -236,7 +242,7 @@ export function undo(db: HaloDatabase, isMeant = false): Promise<string | null> 
     const entry = await lastInForce(db);
     if (!entry) return null;
     if (!isMeant && entry.tab !== undefined && entry.tab !== db.tab)
-      throw new StepElsewhere(entry.label);
+      throw new StepElsewhere(entry.label, entry.tab);
     await put(db, [...entry.changes].reverse(), 'before');
     await db.journal.update(entry.seq, { undone: 1, mergeKey: null });
     return entry.label;

@@ -40,4 +40,17 @@ describe('a step of another tab', () => {
     await driver.close();
     await driver.switchTo().window(first);
   });
+
+  it('is taken back without asking once that tab is closed', async () => {
+    const { driver } = bench;
+    const first = await driver.getWindowHandle();
+    await driver.switchTo().newWindow('tab');
+    await bench.openRig('rig=miller-portrait');
+    const second = await driver.getWindowHandle();
+    await driver.switchTo().window(first);
+    await driver.close();
+    await driver.switchTo().window(second);
+    await bench.press('Undo: Load the demo workspace');
+    await bench.saying('Nothing in the cabinet yet', 'h1');
+  });
 });
