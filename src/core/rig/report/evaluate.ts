@@ -11,6 +11,7 @@ import {
 import type { Travel } from '../../frame/geometry';
 import type { DeliveredFrame } from '../../frame/pipeline';
 import type { HaloEvidence } from '../../halo/evidence';
+import { workingMagnification } from '../../halo/focus';
 import { pupilMagnification } from '../../halo/pupil';
 import { acceptedRadius, haloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
@@ -24,7 +25,7 @@ import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
 import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
 import { cautionsFor, type Caution } from './cautions';
-import { setUp, type Setup } from './setUp';
+import { lightOf, setUp, type Setup } from './setUp';
 import { fitOf, fitProblem, type FitProblem, type FitReport } from '../mechanicalFit';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { pictureReport, type PictureReport } from './picture';
@@ -109,8 +110,9 @@ export interface Report {
   cautions: Caution[];
 }
 
-function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setup): OpticsReport {
+function opticsReport(rig: Rig, { setting, delivered }: Setup, light: TrainLight): OpticsReport {
   const { lens, judgement } = rig;
+  const m = workingMagnification(lens, setting);
   const seen = desqueezed(delivered, lens.squeeze);
   const iso = isoFactor(light.lightStops);
   return {
@@ -142,7 +144,8 @@ function opticsReport(rig: Rig, { light, delivered, lensMagnification: m }: Setu
  */
 export function evaluate(rig: Rig): Report {
   const setup = setUp(rig);
-  const { light, halo, delivered, travel } = setup;
+  const { halo, delivered, travel } = setup;
+  const light = lightOf(rig);
   const limit = limitStops(rig.judgement);
   const verdict = judge(halo, delivered, travel, limit);
   const profile = haloProfile(halo);
@@ -153,7 +156,7 @@ export function evaluate(rig: Rig): Report {
     rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
   const fit = fitOf(rig, light.fNumber);
   const evidence = evidenceBehind(rig, setup.setting, halo, light.factor);
-  const optics = opticsReport(rig, setup);
+  const optics = opticsReport(rig, setup, light);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
     delivered,

@@ -2,7 +2,7 @@
 import { isClearAt, judge, type Verdict } from '../../frame/coverage';
 import { NO_TRAVEL, scaleUp, type Travel } from '../../frame/geometry';
 import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
-import { workingMagnification, type Setting } from '../../halo/focus';
+import type { Setting } from '../../halo/focus';
 import { predictHalo } from '../../halo/predict';
 import { acceptedRadius } from '../../halo/radii';
 import type { Halo } from '../../halo/rims';
@@ -38,11 +38,8 @@ export const frameOf = (rig: Rig): DeliveredFrame =>
   });
 
 export interface Setup {
-  light: TrainLight;
   /** How the bare lens itself is set. */
   setting: Setting;
-  /** Magnification of the lens by its ring and by extension together. */
-  lensMagnification: number;
   halo: Halo;
   delivered: DeliveredFrame;
   travel: Travel;
@@ -74,7 +71,6 @@ export function setUp(rig: Rig): Setup {
   const { lens, parts, settings, mounts } = rig;
   // A part that passes no faster than some f-number is a hole on the axis and no diaphragm: rims stay as soft.
   const { focalMm, focusM, fNumber } = settings;
-  const light = trainLight(parts, lens, focalMm, fNumber);
   const setting = {
     focalMm,
     fNumber,
@@ -83,14 +79,16 @@ export function setUp(rig: Rig): Setup {
   };
   const bare = predictHalo(lens, setting);
   return {
-    light,
     setting,
-    lensMagnification: workingMagnification(lens, setting),
     halo: moved(haloBehind(parts, bare, fNumber, mounts), shiftOf(rig)),
     delivered: frameOf(rig),
     travel: travelOf(rig),
   };
 }
+
+/** What the train does to a rig's light as it is set. */
+export const lightOf = ({ parts, lens, settings }: Rig): TrainLight =>
+  trainLight(parts, lens, settings.focalMm, settings.fNumber);
 
 /** The verdict alone, for ribbons, sweeps and choosing. At least 150,000 a second. */
 export function verdictOf(rig: Rig): Verdict {

@@ -4,10 +4,9 @@ import type { School } from '../../kit/records/judgement';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { apertureValue } from '../../optics/apertures';
-import { isClear, setUp } from '../report/setUp';
+import { frameOf, isClear, lightOf } from '../report/setUp';
 import { fitOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
-import { trainLight } from '../train';
 import {
   frameIdeas,
   partIdeas,
@@ -46,11 +45,12 @@ export interface Way {
 
 /** What the picture is before or after: the measures the price is told in. */
 function measures(rig: Rig): { light: number; view: number; pixels: number; height: number } {
-  const { light, delivered } = setUp(rig);
+  const light = lightOf(rig);
+  const delivered = frameOf(rig);
   const { lens, settings } = rig;
   const speed = -apertureValue(settings.fNumber);
   return {
-    light: trainLight(rig.parts, lens, settings.focalMm, settings.fNumber).lightStops + speed,
+    light: light.lightStops + speed,
     view: (delivered.widthMm * lens.squeeze) / light.focalMm,
     pixels: delivered.widthPx * delivered.heightPx,
     height: delivered.heightMm / light.focalMm,
