@@ -20,7 +20,7 @@ import { randomOf } from '../maths/random';
 import { evidenceFor } from '../halo/evidence';
 import { predictHalo } from '../halo/predict';
 import { haloRadii } from '../halo/radii';
-import { isEdgeUnseen } from '../kit/records/haloSample';
+import { haloSampleExample, isEdgeUnseen } from '../kit/records/haloSample';
 import { lensExample, lensOf } from '../kit/records/lens';
 import { sampleOf, type SampleFrame } from './toSample';
 import { measureFrame } from './measureFrame';
@@ -206,6 +206,7 @@ describe('frames that show no edge', () => {
       const sample = sampleOf([closed], facts);
       expect(sample.evidence).toMatchObject({ kind: 'estimated', frames: 1 });
       expect(isEdgeUnseen(sample)).toBe(true);
+      expect(Object.keys(sample).sort()).toEqual(Object.keys(haloSampleExample).sort());
       expect(sample.front.edgeRadiusMm).toBeGreaterThan(closed.unseenToMm);
       expect(sample.exitPupilMm).toBeGreaterThan(0.6 * rig.lens.exitPupilMm);
       expect(sample.exitPupilMm).toBeLessThan(1.8 * rig.lens.exitPupilMm);

@@ -99,18 +99,19 @@ const CLEAR_WIDTHS = 0.77;
  */
 function sampleWithoutEdge(
   frames: readonly SampleFrame[],
-  { lens, ...facts }: Omit<SampleFacts, 'fNumber'>,
+  facts: Omit<SampleFacts, 'fNumber'>,
 ): HaloSample {
+  const { lens, focalMm } = facts;
   const last = frames.at(-1);
   if (!last) throw new RangeError('no frames to measure');
   const { fNumber } = last;
-  const { fit } = fitTogether([last], usualExitPupilMm(lens, facts.focalMm));
+  const { fit } = fitTogether([last], usualExitPupilMm(lens, focalMm));
   const seen = Math.max(...frames.map((f) => f.unseenToMm ?? 0));
   const beyond = Math.min(Math.max(0, fit.halfLightMm - seen), UNSEEN_REACH * seen);
   const inward = fit.halfLightMm - (seen + UNSEEN_SHARE * beyond);
   // How soft an edge is that nobody saw: no harder than is usual.
-  const { softness } = priorFor(lens, facts.focalMm);
-  const usualSoftness = (softness * openFNumberAt(lens, facts.focalMm)) / fNumber;
+  const { softness } = priorFor(lens, focalMm);
+  const usualSoftness = (softness * openFNumberAt(lens, focalMm)) / fNumber;
   const carriedBack = (rim: HaloFit['rims'][number]) => {
     const edgeRadiusMm = rim.edgeRadiusMm - inward;
     const carried = rim.softnessMm - inward / CLEAR_WIDTHS;
@@ -121,8 +122,10 @@ function sampleWithoutEdge(
   };
   const [front, rear] = fit.rims;
   return {
-    ...facts,
+    id: facts.id,
+    focalMm,
     fNumber,
+    focusM: facts.focusM,
     front: front ? carriedBack(front) : { edgeRadiusMm: seen, softnessMm: 0 },
     meaning: 'half light',
     rear: rear ? carriedBack(rear) : null,
@@ -136,6 +139,7 @@ function sampleWithoutEdge(
       frames: frames.length,
       source: facts.source,
     },
+    note: facts.note,
   };
 }
 
