@@ -1,0 +1,154 @@
+import { describe, expect, it } from 'vitest';
+import { haloSampleExample, type HaloSample } from '../kit/records/haloSample';
+import { lensExample, type Lens } from '../kit/records/lens';
+import { evidenceFor } from './evidence';
+import { focusDoubt, focusExtensionMm, focusScale } from './focus';
+import { priorFor } from './priors';
+import { pupilMagnification } from './pupil';
+
+type Told = Omit<Partial<HaloSample>, 'evidence'> & { evidence?: Partial<HaloSample['evidence']> };
+const sample = (more: Told = {}): HaloSample => ({
+  ...haloSampleExample,
+  focalMm: 50,
+  fNumber: 4,
+  ...more,
+  evidence: { ...haloSampleExample.evidence, ...more.evidence },
+});
+const lensWith = (...halo: HaloSample[]): Lens => ({
+  ...lensExample,
+  focalMinMm: 50,
+  focalMaxMm: 50,
+  openFNumberWide: 2,
+  openFNumberLong: 2,
+  focusing: 'unit',
+  maxMagnification: null,
+  pupilMagnification: 1.2,
+  halo,
+});
+const at = (fNumber = 4, focusM: number | null = null) => ({ focalMm: 50, fNumber, focusM });
+const of = (more: Told, fNumber = 4) => evidenceFor(lensWith(sample(more)), at(fNumber));
+
+describe('how unsure a halo is, by what it rests on', () => {
+  // The figures are those of docs/optics.md, "Risk".
+  it('two frames: softness to 7 %, falloff to 8 %, most errors small', () => {
+    expect(of({})).toMatchObject({
+      kind: 'measured',
+      softnessSigma: 0.07,
+      falloffSigma: 0.08,
+      unlikeShare: 0,
+      isSideUnknown: false,
+      errors: 'long-tailed',
+    });
+  });
+
+  it('one frame: falloff to 25 %, the softness of apertures four stops away to 20 % more', () => {
+    const one = { evidence: { frames: 1 } };
+    expect(of(one)).toMatchObject({ softnessSigma: 0.07, falloffSigma: 0.25 });
+    expect(of(one, 16).softnessSigma).toBeCloseTo(Math.hypot(0.07, 0.2), 9);
+    expect(of(one, 8).softnessSigma).toBeCloseTo(Math.hypot(0.07, 0.1), 9);
+    expect(of(one, 64).softnessSigma).toBeCloseTo(Math.hypot(0.07, 0.2), 9);
+  });
+
+  it('a published figure: 25 and 30 %, errors normal, one in a hundred unlike it', () => {
+    const published = { evidence: { kind: 'published', frames: 0 } } as const;
+    expect(of(published)).toMatchObject({
+      kind: 'published',
+      softnessSigma: 0.25,
+      falloffSigma: 0.3,
+      unlikeShare: 0.01,
+      errors: 'normal',
+    });
+  });
+
+  it('an estimate told by hand is as unsure as that; without an edge in its frames falloff is measured', () => {
+    const byHand = { evidence: { kind: 'estimated', frames: 0 } } as const;
+    expect(of(byHand)).toMatchObject({ softnessSigma: 0.35, falloffSigma: 0.5, errors: 'normal' });
+    const unseen = { evidence: { kind: 'estimated', frames: 1 } } as const;
+    expect(of(unseen)).toMatchObject({
+      softnessSigma: 0.35,
+      falloffSigma: 0.08,
+      unlikeShare: 0.01,
+      errors: 'long-tailed',
+    });
+    expect(of(unseen).doubts.join()).toMatch(/no edge was seen in its frames/);
+    expect(of(byHand).doubts.join()).not.toMatch(/no edge/);
+  });
+
+  it('without an exit pupil falloff scatters as its kind does, and says so', () => {
+    const lens = lensWith(sample({ exitPupilMm: null }));
+    const evidence = evidenceFor(lens, at());
+    expect(evidence.falloffSigma).toBeCloseTo(priorFor(lens, 50).sigma.falloff, 9);
+    expect(evidence.doubts.join()).toMatch(/its exit pupil is not known/);
+  });
+
+  it('a single rim stands on a side nobody knows', () => {
+    expect(of({ rear: null }).isSideUnknown).toBe(true);
+    expect(of({}).isSideUnknown).toBe(false);
+  });
+
+  it('nothing measured: as its kind scatters, errors normal, sides as the kind has them', () => {
+    const lens = lensWith();
+    const { sigma } = priorFor(lens, 50);
+    expect(evidenceFor(lens, at())).toMatchObject({
+      kind: 'estimated',
+      softnessSigma: sigma.softness,
+      falloffSigma: sigma.falloff,
+      isSideUnknown: false,
+      errors: 'normal',
+      frames: 0,
+      date: '',
+    });
+  });
+
+  it('the date is that of the newest sample behind it', () => {
+    const halo = [
+      sample({ id: 'a', focalMm: 40, evidence: { date: '2026-05-12' } }),
+      sample({ id: 'b', focalMm: 60, evidence: { date: '2025-01-02' } }),
+    ];
+    const lens = { ...lensWith(...halo), focalMinMm: 40, focalMaxMm: 60 };
+    expect(evidenceFor(lens, at()).date).toBe('2026-05-12');
+    expect(evidenceFor({ ...lens, halo: [...halo].reverse() }, at()).date).toBe('2026-05-12');
+  });
+});
+
+describe('close focus', () => {
+  const lens = lensWith(sample());
+  // m = 0.25 at f (2 + m + 1/m).
+  const close = at(4, (50 * 6.25) / 1000);
+
+  it('moves a lens that moves whole: edge by 1 + m/P, exit pupil by m f', () => {
+    expect(focusScale(lens, close)).toBeCloseTo(1 + 0.25 / 1.2, 6);
+    expect(focusExtensionMm(lens, close)).toBeCloseTo(12.5, 4);
+    const inside: Lens = { ...lens, focusing: 'internal' };
+    expect(focusScale(inside, close)).toBe(1);
+    expect(focusScale(inside, { ...close, extensionMm: 10 })).toBeCloseTo(1 + 0.2 / 1.2, 6);
+  });
+
+  it('leaves the edge unsure by 12 % of m, the softness by 30 %, and no more where the pupil is told', () => {
+    expect(focusDoubt(lens, close, [0], 0.08)).toEqual({
+      edgeShare: expect.closeTo(0.03, 6) as number,
+      softness: expect.closeTo(0.075, 6) as number,
+      falloff: 0,
+      doubts: [],
+    });
+    // What was measured there is known there; half as far away it is half as unsure.
+    expect(focusDoubt(lens, close, [0.25], 0.08).edgeShare).toBe(0);
+    expect(focusDoubt(lens, close, [0, 0.125], 0.08).edgeShare).toBeCloseTo(0.015, 6);
+    expect(focusDoubt(lens, close, [0.245], 0.08).edgeShare).toBe(0);
+  });
+
+  it('a pupil taken from the exit pupil is half as unsure as the falloff', () => {
+    const untold: Lens = { ...lens, pupilMagnification: null };
+    const share = 0.25 / pupilMagnification(untold, 50);
+    const doubt = focusDoubt(untold, close, [0], 0.4);
+    expect(doubt.edgeShare).toBeCloseTo(Math.hypot(0.03, (0.2 * share) / (1 + share)), 6);
+    expect(doubt.doubts).toEqual([
+      'its pupil magnification is not told: taken from its exit pupil',
+    ]);
+    // Focusing inside, nothing moves by it.
+    const inside = focusDoubt({ ...untold, focusing: 'internal' }, close, [0], 0.4);
+    expect(inside.edgeShare).toBeCloseTo(Math.hypot(0.03, 0.125), 6);
+    expect(inside.falloff).toBeCloseTo(0.25, 6);
+    expect(inside.doubts).toEqual(['focuses inside: how the halo changes close up is not known']);
+  });
+});
