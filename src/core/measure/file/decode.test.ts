@@ -168,6 +168,20 @@ describe('a picture larger than any camera takes', () => {
     expect(pngSize(Uint8Array.of(0x89))).toBeNull();
   });
 
+  it('a coloured TIFF in tiles is told as such, not read as dark; one in grey is read', async () => {
+    const tiles = { tile: true, tileWidth: 64, tileHeight: 64 } as const;
+    const coloured = await raw(frame({ depth: 8, channels: 3 }))
+      .tiff(tiles)
+      .toBuffer();
+    expect(await size(coloured)).toMatch(/^frame is a coloured TIFF in tiles, which is not read/);
+    const image = frame({ depth: 8 });
+    const grey = await raw(image)
+      .toColourspace('b-w')
+      .tiff({ ...tiles, compression: 'none' })
+      .toBuffer();
+    expect(sameValues((await read(grey)).image, image)).toBe(true);
+  });
+
   it('a file of nothing but beginnings of pictures is given up', () => {
     const bytes = new Uint8Array(3_000_000);
     for (let i = 0; i < bytes.length; i += 3)

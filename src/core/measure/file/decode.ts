@@ -102,6 +102,11 @@ async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
 /** Thrown before anything of it is decoded. */
 class TooManyPixels extends Error {}
 
+/** Thrown where a TIFF keeps a coloured picture in tiles: its decoder reads those of grey ones alone rightly. */
+class ColourTiles extends Error {}
+/** The TIFF tag of such. */
+const TILE_WIDTH = 322;
+
 /** Refuses by its size a picture that would fill the memory, before it is decoded. */
 function refuseLarge(size: PictureSize | null): void {
   if (size && size.widthPx * size.heightPx > MOST_PIXELS) throw new TooManyPixels();
@@ -111,6 +116,7 @@ async function decodeTiff(bytes: Uint8Array): Promise<PixelImage | null> {
   const { decode } = await import('tiff');
   const [head] = decode(bytes, { pages: [0], ignoreImageData: true });
   if (head) refuseLarge({ widthPx: head.width, heightPx: head.height });
+  if (head && head.samplesPerPixel > 1 && head.fields.has(TILE_WIDTH)) throw new ColourTiles();
   const [page] = decode(bytes, { pages: [0] });
   if (!page) return null;
   const { width, height, data, bitsPerSample, components } = page;
@@ -131,7 +137,7 @@ async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
     const image = await decodeTiff(bytes);
     if (image && image.channels !== 2) return { image, preview: false };
   } catch (error) {
-    if (error instanceof TooManyPixels) throw error;
+    if (error instanceof TooManyPixels || error instanceof ColourTiles) throw error;
     // A raw file is a TIFF of a kind of its own: its preview is looked for below.
   }
   const jpeg = largestJpeg(bytes);
@@ -189,6 +195,12 @@ export async function decodeFrame(
       simulated,
     });
   } catch (error) {
+    if (error instanceof ColourTiles)
+      return fail(
+        'tiles',
+        '',
+        `${name} is a coloured TIFF in tiles, which is not read; save it in strips, in grey, or as PNG or JPEG.`,
+      );
     return error instanceof TooManyPixels
       ? fail('tooLarge', '', `${name} has more than ${MOST_PIXELS / 1e6} million pixels.`)
       : fail('picture', '', whole);
