@@ -152,3 +152,19 @@ describe('close focus', () => {
     expect(inside.doubts).toEqual(['focuses inside: how the halo changes close up is not known']);
   });
 });
+
+describe('a pupil magnification taken from samples', () => {
+  it('goes by the nearest in focal length that tells its exit pupil', () => {
+    const halo = [
+      sample({ id: 'a', focalMm: 20, exitPupilMm: 30 }),
+      sample({ id: 'b', focalMm: 26, exitPupilMm: null }),
+      sample({ id: 'c', focalMm: 80, exitPupilMm: 160 }),
+    ];
+    for (const of of [halo, [...halo].reverse()]) {
+      const lens: Lens = { ...lensWith(...of), focalMinMm: 20, focalMaxMm: 80 };
+      const untold: Lens = { ...lens, pupilMagnification: null };
+      expect(pupilMagnification(untold, 25)).toBeCloseTo(1.5, 9);
+      expect(pupilMagnification(untold, 70)).toBeCloseTo(2, 9);
+    }
+  });
+});
