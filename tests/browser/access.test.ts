@@ -10,8 +10,7 @@ import { BenchPage } from './bench';
 let bench: BenchPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+  bench = await BenchPage.opened();
 });
 beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());

@@ -7,7 +7,6 @@ import { tideMill } from '@/core/demo/tideMill';
 import { rigFileOf } from '../support/rigFile';
 import { RECORDS_VERSION } from '@/core/kit/records/version';
 import { writeWorkspace } from '@/core/exchange/workspaceJson';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { demoRig } from '../support/demo';
 import { BenchPage } from './bench';
 
@@ -21,8 +20,7 @@ const file = (name: string, content: string | Buffer): string => {
 };
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+  bench = await BenchPage.opened();
 });
 beforeEach(async () => {
   await bench.forget();

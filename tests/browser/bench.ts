@@ -2,8 +2,8 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
-import { expect } from 'vitest';
-import { emptyStorage } from '../../scripts/lib/browser.mjs';
+import { expect, inject } from 'vitest';
+import { emptyStorage, openBrowser } from '../../scripts/lib/browser.mjs';
 
 const WAIT_MS = 15_000;
 
@@ -15,6 +15,14 @@ export class BenchPage {
     readonly url: string,
     readonly downloads: string,
   ) {}
+
+  /** The page in a browser of its own, on the program with the demo. */
+  static async opened<P extends BenchPage>(
+    this: new (driver: WebDriver, url: string, downloads: string) => P,
+  ): Promise<P> {
+    const { driver, downloads } = await openBrowser();
+    return new this(driver, inject('demoUrl'), downloads);
+  }
 
   async open(path = '/bench'): Promise<void> {
     await this.driver.get(this.url + path);

@@ -8,8 +8,7 @@ import { BenchPage } from './bench';
 let bench: BenchPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+  bench = await BenchPage.opened();
 });
 beforeEach(async () => {
   await bench.forget();

@@ -1,14 +1,12 @@
 /** The whole job by keyboard alone: build a rig, read the verdict, apply a way out, undo. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { BenchPage } from './bench';
 
 let bench: BenchPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+  bench = await BenchPage.opened();
 });
 beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());

@@ -1,14 +1,12 @@
 /** The Kit as a person keeps it: editing, finding, and the quick ways in. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { KitPage } from './kitPage';
 
 let kit: KitPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  kit = new KitPage(driver, inject('demoUrl'), downloads);
+  kit = await KitPage.opened();
 });
 beforeEach(async () => {
   await kit.forget();

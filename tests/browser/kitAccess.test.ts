@@ -1,15 +1,14 @@
 /** The Kit for everyone: axe finds nothing serious, it fits its screens, and the keyboard works it. */
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
+import { setSize } from '../../scripts/lib/browser.mjs';
 import { seriousFindings, setTheme } from './axe';
 import { KitPage } from './kitPage';
 
 let kit: KitPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  kit = new KitPage(driver, inject('demoUrl'), downloads);
+  kit = await KitPage.opened();
 });
 beforeEach(() => kit.forget());
 afterAll(() => kit.driver.quit());

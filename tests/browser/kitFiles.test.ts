@@ -11,8 +11,7 @@ const folder = mkdtempSync(join(tmpdir(), 'halo-kit-'));
 let kit: KitPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  kit = new KitPage(driver, inject('demoUrl'), downloads);
+  kit = await KitPage.opened();
 });
 beforeEach(() => kit.forget());
 afterAll(() => kit.driver.quit());

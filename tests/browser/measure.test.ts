@@ -4,15 +4,14 @@ import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
+import { setSize } from '../../scripts/lib/browser.mjs';
 import { seriousFindings, setTheme } from './axe';
 import { fileAt, folder, MeasurePage, truthAt } from './measurePage';
 
 let room: MeasurePage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  room = new MeasurePage(driver, inject('demoUrl'), downloads);
+  room = await MeasurePage.opened();
   await fileAt(5.6, 'jpeg');
 });
 beforeEach(() => room.forget());

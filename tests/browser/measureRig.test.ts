@@ -2,8 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { encode } from 'fast-png';
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { expose } from '../../src/core/bench-camera/expose';
 import { practiceRig } from '../../src/core/bench-camera/practice';
 import { lightMap } from '../../src/core/bench-camera/rays';
@@ -15,8 +14,7 @@ import { fileAt, folder, MeasurePage, shotAt, truthAt } from './measurePage';
 let room: MeasurePage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  room = new MeasurePage(driver, inject('demoUrl'), downloads);
+  room = await MeasurePage.opened();
   await fileAt(5.6, 'jpeg');
 });
 beforeEach(() => room.forget());

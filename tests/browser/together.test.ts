@@ -1,13 +1,11 @@
 /** Two tabs on one workspace, and a workspace that is emptied again. */
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { BenchPage } from './bench';
 
 let bench: BenchPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+  bench = await BenchPage.opened();
 });
 beforeEach(async () => {
   await bench.forget();

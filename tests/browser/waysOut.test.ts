@@ -1,14 +1,12 @@
 /** A bad verdict is mended from the list of ways out, by mouse and by keyboard. */
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { BenchPage } from './bench';
 
 let bench: BenchPage;
 
 beforeAll(async () => {
-  const { driver, downloads } = await openBrowser();
-  bench = new BenchPage(driver, inject('demoUrl'), downloads);
+  bench = await BenchPage.opened();
 });
 beforeEach(() => bench.forget());
 afterAll(() => bench.driver.quit());

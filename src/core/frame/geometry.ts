@@ -2,6 +2,7 @@
  * A circle over a frame: corner radii, shares, the largest clean frame. Lengths in mm from the middle of
  * the frame, x right, y down; the circle's centre is `offset`.
  */
+import { clamp } from '../maths/clamp';
 import { whereBeginning } from '../maths/rootFinding';
 import { farthestCornerMm, type FrameSize } from '../optics/formats';
 
@@ -43,8 +44,6 @@ export function worstCornerRadius(frame: FrameSize, offset: Offset, travel: Trav
   const y = frame.heightMm / 2 + Math.abs(offset.yMm);
   return Math.hypot(x + travel.xMm, y + travel.yMm);
 }
-
-const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 
 /** Area under the arc of radius R about 0 from x1 to x2, both within -R..R; 0 when x2 <= x1. */
 const arcArea = (R: number, x1: number, x2: number): number =>

@@ -1,19 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { haloSampleExample, type HaloSample } from '../kit/records/haloSample';
+import type { HaloSample } from '../kit/records/haloSample';
 import { lensExample, type Lens } from '../kit/records/lens';
+import { sampleWith, type SampleTold } from '../../../tests/support/samples';
 import { evidenceFor } from './evidence';
 import { focusDoubt, focusExtensionMm, focusScale } from './focus';
 import { priorFor } from './priors';
 import { pupilMagnification } from './pupil';
 
-type Told = Omit<Partial<HaloSample>, 'evidence'> & { evidence?: Partial<HaloSample['evidence']> };
-const sample = (more: Told = {}): HaloSample => ({
-  ...haloSampleExample,
-  focalMm: 50,
-  fNumber: 4,
-  ...more,
-  evidence: { ...haloSampleExample.evidence, ...more.evidence },
-});
+const sample = (more: SampleTold = {}): HaloSample =>
+  sampleWith({ focalMm: 50, fNumber: 4, ...more });
 const lensWith = (...halo: HaloSample[]): Lens => ({
   ...lensExample,
   focalMinMm: 50,
@@ -26,7 +21,7 @@ const lensWith = (...halo: HaloSample[]): Lens => ({
   halo,
 });
 const at = (fNumber = 4, focusM: number | null = null) => ({ focalMm: 50, fNumber, focusM });
-const of = (more: Told, fNumber = 4) => evidenceFor(lensWith(sample(more)), at(fNumber));
+const of = (more: SampleTold, fNumber = 4) => evidenceFor(lensWith(sample(more)), at(fNumber));
 
 describe('how unsure a halo is, by what it rests on', () => {
   // The figures are those of docs/optics.md, "Risk".

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { haloSampleExample } from '../kit/records/haloSample';
+import { sampleWith, type SampleTold } from '../../../tests/support/samples';
+import { haloSampleExample, type HaloSample } from '../kit/records/haloSample';
 import { lensExample, type Lens } from '../kit/records/lens';
 import { evidenceFor } from './evidence';
 import { focusScale, lensMagnification, workingMagnification } from './focus';
@@ -107,15 +108,8 @@ describe('evidence', () => {
 });
 
 describe('between and beside samples', () => {
-  type Sample = (typeof lensExample.halo)[number];
-  type Told = Omit<Partial<Sample>, 'evidence'> & { evidence?: Partial<Sample['evidence']> };
-  const sample = (more: Told): Sample => ({
-    ...haloSampleExample,
-    rear: null,
-    ...more,
-    evidence: { ...haloSampleExample.evidence, ...more.evidence },
-  });
-  const withHalo = (...halo: Sample[]): Lens => ({
+  const sample = (more: SampleTold): HaloSample => sampleWith({ rear: null, ...more });
+  const withHalo = (...halo: HaloSample[]): Lens => ({
     ...lensExample,
     focalMinMm: 20,
     focalMaxMm: 80,
@@ -257,7 +251,7 @@ describe('between and beside samples', () => {
   });
 
   it('frames of single apertures each speak for their own, straight in stops between', () => {
-    const one = (id: string, fNumber: number, edgeRadiusMm: number): Sample =>
+    const one = (id: string, fNumber: number, edgeRadiusMm: number): HaloSample =>
       sample({
         id,
         focalMm: 20,

@@ -6,7 +6,8 @@
  * halo reaches beyond is common practice, no source. Shown as "estimated" and never as fact.
  */
 import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
-import { keptIn } from '../maths/kept';
+import { clamp } from '../maths/clamp';
+import { keptFor } from '../maths/kept';
 import { diagonalMm, type FrameSize } from '../optics/formats';
 import { PRIOR_CONSTANTS } from './priorConstants';
 import type { Halo } from './rims';
@@ -44,7 +45,6 @@ export interface LensKind {
 const SHORTEST = -1.5;
 const LONGEST = 3;
 
-const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 const doublings = ({ focalShare }: LensKind): number =>
   clamp(Math.log2(focalShare), SHORTEST, LONGEST);
 
@@ -173,14 +173,8 @@ export const usualExitPupilMm = (lens: Lens, focalMm: number): number =>
 const cache = new WeakMap<Lens, Map<number, Prior>>();
 
 /** What to expect of a lens at `focalMm` without a measurement. */
-export function priorFor(lens: Lens, focalMm: number): Prior {
-  let known = cache.get(lens);
-  if (!known) {
-    known = new Map();
-    cache.set(lens, known);
-  }
-  return keptIn(known, focalMm, () => buildPrior(lens, focalMm));
-}
+export const priorFor = (lens: Lens, focalMm: number): Prior =>
+  keptFor(cache, lens, focalMm, () => buildPrior(lens, focalMm));
 
 function buildPrior(lens: Lens, focalMm: number): Prior {
   const kind = lensKind(lens, focalMm);

@@ -1,7 +1,8 @@
 /** The pupil magnification of a lens: exit pupil over entrance pupil. */
 import type { HaloSample } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
-import { keptIn } from '../maths/kept';
+import { clamp } from '../maths/clamp';
+import { keptFor } from '../maths/kept';
 import { focusMagnification } from '../optics/view';
 import { usualExitPupilMm } from './priors';
 
@@ -14,7 +15,7 @@ const MOST = 10;
  * magnification m. From the f-number told both ways, f over the entrance pupil and L over the exit pupil.
  */
 export const magnificationOf = (exitPupilMm: number, focalMm: number, m = 0): number =>
-  Math.min(MOST, Math.max(LEAST, exitPupilMm / focalMm - m));
+  clamp(exitPupilMm / focalMm - m, LEAST, MOST);
 
 function nearestTold(samples: readonly HaloSample[], focalMm: number): HaloSample | null {
   const apart = (s: HaloSample) => Math.abs(Math.log(s.focalMm / focalMm));
@@ -36,10 +37,5 @@ const cache = new WeakMap<Lens, Map<number, number>>();
 /** As told; else from the exit pupil of its nearest sample, else from what is usual of its kind. */
 export function pupilMagnification(lens: Lens, focalMm: number): number {
   if (lens.pupilMagnification !== null) return lens.pupilMagnification;
-  let known = cache.get(lens);
-  if (!known) {
-    known = new Map();
-    cache.set(lens, known);
-  }
-  return keptIn(known, focalMm, () => fromExitPupil(lens, focalMm));
+  return keptFor(cache, lens, focalMm, () => fromExitPupil(lens, focalMm));
 }

@@ -12,3 +12,18 @@ export function keptIn<K, V extends object | number>(kept: Map<K, V>, key: K, ma
   kept.set(key, made);
   return made;
 }
+
+/** The same, for as long as what it is worked out of is there: each `owner` has values of its own. */
+export function keptFor<O extends object, K, V extends object | number>(
+  owners: WeakMap<O, Map<K, V>>,
+  owner: O,
+  key: K,
+  make: () => V,
+): V {
+  let kept = owners.get(owner);
+  if (!kept) {
+    kept = new Map();
+    owners.set(owner, kept);
+  }
+  return keptIn(kept, key, make);
+}

@@ -7,6 +7,7 @@ import {
   type HaloSample,
 } from '../kit/records/haloSample';
 import { openFNumberAt, type Lens } from '../kit/records/lens';
+import { clamp } from '../maths/clamp';
 import type { FrameLight, HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
@@ -142,8 +143,6 @@ function sampleWithoutEdge(
     note: facts.note,
   };
 }
-
-const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
 
 /** A fitted rim as a record keeps it. */
 const figureOf = (rim: HaloFit['rims'][number]) => ({

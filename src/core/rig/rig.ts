@@ -6,6 +6,7 @@ import type { Mount } from '../kit/records/mount';
 import type { Part } from '../kit/records/part';
 import { mergedSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
+import { clamp } from '../maths/clamp';
 import { apertureControl } from './train';
 
 export interface Rig {
@@ -57,8 +58,6 @@ export function resolveRig(workspace: Workspace, record: RigRecord): Rig | Missi
     mounts: mountsById(workspace.mounts),
   };
 }
-
-const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 
 /**
  * Settings held within what lens, mode and parts can do: no ring turns farther than it goes, and an aperture

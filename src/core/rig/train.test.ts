@@ -197,7 +197,7 @@ describe('halo behind the train', () => {
   });
 
   it('knows a rim told with its pupil best, one without less, one nobody measured least', () => {
-    const known = (part: Part) => ownRimKnown(part, mounts, 120);
+    const known = (part: Part) => ownRimKnown(part, mounts);
     const untold = { ...partExample.ownRim!, exitPupilMm: null };
     expect(known(partExample)).toEqual({ how: 'measured', sigma: 0.02 });
     expect(known({ ...partExample, ownRim: untold })).toEqual({

@@ -220,10 +220,10 @@ const RIM_SIGMA = { assumed: 0.1, 'pupil unknown': 0.06, measured: 0.02 } as con
 export function ownRimKnown(
   part: Part,
   mounts: ReadonlyMap<string, Mount>,
-  pupilMm: number | null,
 ): { how: keyof typeof RIM_SIGMA; sigma: number } | null {
   const known = (how: keyof typeof RIM_SIGMA) => ({ how, sigma: RIM_SIGMA[how] });
-  if (!part.ownRim) return assumedEdgeMm(part, mounts, pupilMm) === null ? null : known('assumed');
+  // Whether there is one to assume, no exit pupil changes.
+  if (!part.ownRim) return assumedEdgeMm(part, mounts, null) === null ? null : known('assumed');
   if (isFront(part)) return known('measured');
   return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
 }

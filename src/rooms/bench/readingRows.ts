@@ -1,12 +1,9 @@
 /** The readings of a report as rows of words, grouped as people ask. */
-import type { DeliveredFrame } from '@/core/frame/pipeline';
-import type { FrameSize } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import type { Reading } from '@/core/rig/readings/why';
-import { cornerWords, darknessWords, flickerFigure, isBlack } from '@/core/words/corners';
+import { flickerFigure } from '@/core/words/corners';
 import {
-  diameterMm,
   fWords,
   fixed,
   lpMm,
@@ -14,20 +11,15 @@ import {
   metres,
   mm,
   percent,
-  scaleUpWords,
   shutterWords,
   signed,
   sizeMm,
   tWords,
   times,
 } from '@/core/words/figures';
-
-export interface ReadingRow {
-  name: string;
-  figure: string;
-  note?: string;
-  reading: Reading;
-}
+import { coverRows } from './coverRows';
+import { fitRows } from './fitRows';
+import type { ReadingRow } from './readingRow';
 
 export type GroupId = 'cover' | 'become' | 'set' | 'left' | 'picture' | 'fit';
 
@@ -38,73 +30,6 @@ export interface ReadingGroup {
   /** Said in its heading while it is folded. */
   summary?: string;
 }
-
-function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
-  const clean = coverage.cleanFrame.concentric;
-  const moving = frame.travel.xMm > 0;
-  const still = coverage.cornerStops.some((v) => v === null)
-    ? null
-    : Math.max(...coverage.cornerStops.map((v) => v ?? 0));
-  return [
-    {
-      name: 'Darkest corner',
-      figure: darknessWords(verdict.worstCornerStops, 2),
-      note: moving && !isBlack(still) ? `at rest ${cornerWords(still)}` : undefined,
-      reading: 'corners',
-    },
-    {
-      name: 'Halo',
-      figure: diameterMm(coverage.radiiMm.half, 1),
-      note: `black ⌀ ${fixed(coverage.radiiMm.black * 2, 1)}`,
-      reading: 'halo',
-    },
-    {
-      name: 'Native lenses',
-      figure: `−${fixed(native.betterQuarter, 1)} to −${fixed(native.worseQuarter, 1)}`,
-      note: 'is usual',
-      reading: 'native',
-    },
-    {
-      name: 'Margin',
-      figure: `${signed(coverage.acceptedMarginMm, 1)} mm`,
-      note: `${shareWords(coverage.areaShare)} accepted`,
-      reading: 'margin',
-    },
-    {
-      name: 'Clean frame',
-      figure: clean.widthMm > 0 ? sizeMm(clean) : 'none',
-      note: clean.widthMm > 0 ? `${cleanMegapixels(frame.delivered, clean)} MP` : undefined,
-      reading: 'cleanFrame',
-    },
-    {
-      name: 'Scale up in post',
-      figure: coverage.scaleUp === null ? 'no use' : scaleWords(coverage.scaleUp),
-      reading: 'scaleUp',
-    },
-    ...(coverage.definitionMarginMm === null
-      ? []
-      : [
-          {
-            name: 'Definition',
-            figure: `${signed(coverage.definitionMarginMm, 1)} mm`,
-            note: 'to its circle',
-            reading: 'margin' as const,
-          },
-        ]),
-  ];
-}
-
-/** A share of the frame; only the whole of it is 100 %. */
-const shareWords = (share: number): string =>
-  share >= 1 ? percent(1, 0) : percent(Math.min(share, 0.999), 1);
-
-/** Megapixels that fall in the clean frame. */
-const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string => {
-  const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
-  return fixed(delivered.megapixels * share, 1);
-};
-
-const scaleWords = (p: number): string => (p === 1 ? 'not needed' : scaleUpWords(p));
 
 function becomeRows({ optics }: Report): ReadingRow[] {
   const { train, equivalents: equal, view } = optics;
@@ -271,55 +196,6 @@ function pictureRows({ picture }: Report): ReadingRow[] {
     },
   ];
 }
-
-const STRIKE_WORDS = {
-  clear: 'clear',
-  close: 'close',
-  strikes: 'strikes',
-  'not known': 'not known',
-} as const;
-
-function infinityWords({ reachesInfinity, farthestFocusM }: Report['fit']['register']): string {
-  if (reachesInfinity === null) return 'not known';
-  return reachesInfinity ? 'reached' : `to ${metres(farthestFocusM)}`;
-}
-
-function fitRows({ fit }: Report): ReadingRow[] {
-  const { strike, carried } = fit;
-  const carries = (['focus', 'aperture', 'metadata', 'stabiliser'] as const).filter(
-    (k) => carried[k],
-  );
-  return [
-    { name: 'Infinity', figure: infinityWords(fit.register), reading: 'register' },
-    {
-      name: 'Rear glass',
-      figure: strike ? STRIKE_WORDS[strike.state] : 'not measured',
-      note:
-        strike?.clearMm != null
-          ? `${fixed(strike.standsMm, 1)} into ${mm(strike.clearMm)}`
-          : undefined,
-      reading: 'strike',
-    },
-    {
-      name: 'Contacts',
-      figure: contactWords(fit.carriedKnown, carries),
-      reading: 'contacts',
-    },
-    { name: 'Aperture', figure: APERTURE_WORDS[fit.aperture], reading: 'contacts' },
-  ];
-}
-
-const contactWords = (known: boolean, carries: readonly string[]): string => {
-  if (!known) return 'not known';
-  return carries.length === 0 ? 'carry nothing' : carries.join(', ');
-};
-
-const APERTURE_WORDS = {
-  body: 'by the body',
-  'own ring': 'by its own ring',
-  nothing: 'stays open: nothing works it',
-  'not known': 'not known',
-} as const;
 
 /** The figures of some readings, said in the heading of a folded group. */
 const rowSummary = (rows: readonly ReadingRow[], ...readings: Reading[]): string =>

@@ -1,4 +1,5 @@
 /** A barrel scale: values laid out along the ring, 0 at its left end, 1 at its right. */
+import { clamp } from '@/core/maths/clamp';
 import { apertureSeries } from '@/core/optics/apertures';
 import { short } from '@/core/words/figures';
 
@@ -19,8 +20,6 @@ export interface BarrelScale {
   /** Values it clicks into, in order; the ends among them. */
   detents: readonly number[];
 }
-
-const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 
 function logScale(min: number, max: number): Pick<BarrelScale, 'min' | 'max' | 'place' | 'value'> {
   const span = Math.log(max / min) || 1;

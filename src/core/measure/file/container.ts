@@ -46,6 +46,13 @@ export function jpegSize(bytes: Uint8Array): PictureSize | null {
   return null;
 }
 
+/** Size of a PNG or JPEG as its header states it; null of any other file. */
+export function pictureSize(bytes: Uint8Array): PictureSize | null {
+  const container = containerOf(bytes);
+  if (container === 'png') return pngSize(bytes);
+  return container === 'jpeg' ? jpegSize(bytes) : null;
+}
+
 /** What a PNG says of its tone response; null where it says nothing. */
 export function pngTone(bytes: Uint8Array): 'srgb' | 'linear' | null {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);

@@ -3,10 +3,9 @@ import { fail, ok, type Result } from '../../words/problem';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
 import {
   containerOf,
-  jpegSize,
   largestJpeg,
   pngDepth,
-  pngSize,
+  pictureSize,
   pngTone,
   type PictureSize,
 } from './container';
@@ -87,6 +86,7 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
 }
 
 async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
+  refuseLarge(pictureSize(bytes));
   const { decode } = await import('fast-png');
   const png = decode(bytes);
   if (png.palette) throw new Error('palette');
@@ -99,24 +99,42 @@ async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
   };
 }
 
-/** Thrown before anything of it is decoded. */
-class TooManyPixels extends Error {}
-
-/** Thrown where a TIFF keeps a coloured picture in tiles: its decoder reads those of grey ones alone rightly. */
-class ColourTiles extends Error {}
-/** The TIFF tag of such. */
-const TILE_WIDTH = 322;
+/** A picture that could be decoded and is not; the message goes on from the file's name. */
+class RefusedPicture extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
 
 /** Refuses by its size a picture that would fill the memory, before it is decoded. */
 function refuseLarge(size: PictureSize | null): void {
-  if (size && size.widthPx * size.heightPx > MOST_PIXELS) throw new TooManyPixels();
+  if (size && size.widthPx * size.heightPx > MOST_PIXELS)
+    throw new RefusedPicture('tooLarge', `has more than ${MOST_PIXELS / 1e6} million pixels.`);
 }
+
+/** A decoder that asks the header first. */
+const bounded =
+  (decodePicture: PictureDecoder): PictureDecoder =>
+  (bytes) => {
+    refuseLarge(pictureSize(bytes));
+    return decodePicture(bytes);
+  };
+
+/** The TIFF tag of a picture in tiles; of coloured ones the decoder reads the wrong samples. */
+const TILE_WIDTH = 322;
 
 async function decodeTiff(bytes: Uint8Array): Promise<PixelImage | null> {
   const { decode } = await import('tiff');
   const [head] = decode(bytes, { pages: [0], ignoreImageData: true });
   if (head) refuseLarge({ widthPx: head.width, heightPx: head.height });
-  if (head && head.samplesPerPixel > 1 && head.fields.has(TILE_WIDTH)) throw new ColourTiles();
+  if (head && head.samplesPerPixel > 1 && head.fields.has(TILE_WIDTH))
+    throw new RefusedPicture(
+      'tiles',
+      'is a coloured TIFF in tiles, which is not read; save it in strips, in grey, or as PNG or JPEG.',
+    );
   const [page] = decode(bytes, { pages: [0] });
   if (!page) return null;
   const { width, height, data, bitsPerSample, components } = page;
@@ -137,31 +155,30 @@ async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
     const image = await decodeTiff(bytes);
     if (image && image.channels !== 2) return { image, preview: false };
   } catch (error) {
-    if (error instanceof TooManyPixels || error instanceof ColourTiles) throw error;
+    if (error instanceof RefusedPicture) throw error;
     // A raw file is a TIFF of a kind of its own: its preview is looked for below.
   }
+  return previewIn(bytes, decodePicture);
+}
+
+/** The picture a raw file carries for looking at; null where it carries none. */
+async function previewIn(bytes: Uint8Array, decodePicture: PictureDecoder) {
   const jpeg = largestJpeg(bytes);
-  refuseLarge(jpeg && jpegSize(jpeg));
   return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
 }
 
 async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
   switch (containerOf(bytes)) {
     case 'jpeg':
-      refuseLarge(jpegSize(bytes));
       return { image: await decodePicture(bytes), preview: false };
     case 'png':
-      refuseLarge(pngSize(bytes));
       return pngDepth(bytes) === 16
         ? { image: await decodePng16(bytes), preview: false }
         : { image: await decodePicture(bytes), preview: false };
     case 'tiff':
       return tiffOrPreview(bytes, decodePicture);
-    case 'other': {
-      const jpeg = largestJpeg(bytes);
-      refuseLarge(jpeg && jpegSize(jpeg));
-      return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
-    }
+    case 'other':
+      return previewIn(bytes, decodePicture);
   }
 }
 
@@ -180,7 +197,7 @@ export async function decodeFrame(
   if (large) return fail('tooLarge', '', large);
   const whole = `${name} cannot be read as a picture: it is damaged, cut short, or not a JPEG, PNG, TIFF or raw file.`;
   try {
-    const found = await pictureOf(bytes, decodePicture);
+    const found = await pictureOf(bytes, bounded(decodePicture));
     if (!found) return fail('picture', '', whole);
     const { image, preview } = found;
     refuseLarge(image);
@@ -195,14 +212,8 @@ export async function decodeFrame(
       simulated,
     });
   } catch (error) {
-    if (error instanceof ColourTiles)
-      return fail(
-        'tiles',
-        '',
-        `${name} is a coloured TIFF in tiles, which is not read; save it in strips, in grey, or as PNG or JPEG.`,
-      );
-    return error instanceof TooManyPixels
-      ? fail('tooLarge', '', `${name} has more than ${MOST_PIXELS / 1e6} million pixels.`)
+    return error instanceof RefusedPicture
+      ? fail(error.code, '', `${name} ${error.message}`)
       : fail('picture', '', whole);
   }
 }

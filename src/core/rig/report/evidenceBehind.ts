@@ -29,7 +29,7 @@ export function evidenceBehind(
 ): HaloEvidence {
   const evidence = evidenceFor(lens, setting, factor);
   const own = parts.flatMap((part) => {
-    const known = ownRimKnown(part, mounts, halo.exitPupilMm);
+    const known = ownRimKnown(part, mounts);
     return known ? [{ part, ...known }] : [];
   });
   if (own.length === 0) return evidence;

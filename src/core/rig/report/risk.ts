@@ -124,7 +124,8 @@ const onOtherSide = (rims: readonly Rim[]): Rim[] | null =>
 /**
  * Probability, 0..1, that the worst corner over the travel is darker than `limitStops` or hard, with edge
  * radius and natural falloff normal, softness lognormal with their uncertainties. Quadrature over softness
- * and edge, exact over the falloff; a rim whose side is not known counts half on either; never surer than the share of lenses unlike their kind.
+ * and edge, exact over the falloff; a rim whose side is not known counts half on either; never surer than the
+ * share of lenses unlike their kind.
  */
 export function riskOf(
   halo: Halo,

@@ -1,0 +1,74 @@
+/** Whether a rig covers, as rows of words. */
+import type { DeliveredFrame } from '@/core/frame/pipeline';
+import type { FrameSize } from '@/core/optics/formats';
+import type { Report } from '@/core/rig/report/evaluate';
+import { cornerWords, darknessWords, isBlack } from '@/core/words/corners';
+import { diameterMm, fixed, percent, scaleUpWords, signed, sizeMm } from '@/core/words/figures';
+import type { ReadingRow } from './readingRow';
+
+export function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
+  const clean = coverage.cleanFrame.concentric;
+  const moving = frame.travel.xMm > 0;
+  const still = coverage.cornerStops.some((v) => v === null)
+    ? null
+    : Math.max(...coverage.cornerStops.map((v) => v ?? 0));
+  return [
+    {
+      name: 'Darkest corner',
+      figure: darknessWords(verdict.worstCornerStops, 2),
+      note: moving && !isBlack(still) ? `at rest ${cornerWords(still)}` : undefined,
+      reading: 'corners',
+    },
+    {
+      name: 'Halo',
+      figure: diameterMm(coverage.radiiMm.half, 1),
+      note: `black ⌀ ${fixed(coverage.radiiMm.black * 2, 1)}`,
+      reading: 'halo',
+    },
+    {
+      name: 'Native lenses',
+      figure: `−${fixed(native.betterQuarter, 1)} to −${fixed(native.worseQuarter, 1)}`,
+      note: 'is usual',
+      reading: 'native',
+    },
+    {
+      name: 'Margin',
+      figure: `${signed(coverage.acceptedMarginMm, 1)} mm`,
+      note: `${shareWords(coverage.areaShare)} accepted`,
+      reading: 'margin',
+    },
+    {
+      name: 'Clean frame',
+      figure: clean.widthMm > 0 ? sizeMm(clean) : 'none',
+      note: clean.widthMm > 0 ? `${cleanMegapixels(frame.delivered, clean)} MP` : undefined,
+      reading: 'cleanFrame',
+    },
+    {
+      name: 'Scale up in post',
+      figure: coverage.scaleUp === null ? 'no use' : scaleWords(coverage.scaleUp),
+      reading: 'scaleUp',
+    },
+    ...(coverage.definitionMarginMm === null
+      ? []
+      : [
+          {
+            name: 'Definition',
+            figure: `${signed(coverage.definitionMarginMm, 1)} mm`,
+            note: 'to its circle',
+            reading: 'margin' as const,
+          },
+        ]),
+  ];
+}
+
+/** A share of the frame; only the whole of it is 100 %. */
+const shareWords = (share: number): string =>
+  share >= 1 ? percent(1, 0) : percent(Math.min(share, 0.999), 1);
+
+/** Megapixels that fall in the clean frame. */
+const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string => {
+  const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
+  return fixed(delivered.megapixels * share, 1);
+};
+
+const scaleWords = (p: number): string => (p === 1 ? 'not needed' : scaleUpWords(p));

@@ -1,0 +1,9 @@
+/** One reading as words. */
+import type { Reading } from '@/core/rig/readings/why';
+
+export interface ReadingRow {
+  name: string;
+  figure: string;
+  note?: string;
+  reading: Reading;
+}
