@@ -1,43 +1,22 @@
-/** npm run bench: the figures of the program's speed, against what it must reach. */
+/**
+ * npm run bench: the figures of the program's speed, against what it must reach. `npm run bench -- largeKit`
+ * takes one part of it.
+ */
 import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { readyDebian, readyBuild, readyPackages } from './lib/ready.mjs';
-import { run } from './lib/run.mjs';
 
 await readyPackages();
 await readyDebian();
 await readyBuild();
-const { build } = await import('esbuild');
 const { By, until } = await import('selenium-webdriver');
 const { openBrowser } = await import('./lib/browser.mjs');
 const { serve } = await import('./lib/serve.mjs');
-
-const row = (what, figure, target, met) =>
-  console.log(
-    `${met ? 'met ' : 'MISS'}  ${what.padEnd(52)} ${figure.padStart(14)}   target ${target}`,
-  );
-
-/** Inside the checkout: a bundle leaves some packages out, and looks for them from where it lies. */
-const BUNDLES = 'node_modules/.cache/wandering-halo-bench';
-
-/** Bundles and runs a script of the bench; answers what it printed. */
-async function bundled(name) {
-  const outfile = join(BUNDLES, `${name}.mjs`);
-  await build({
-    entryPoints: [`scripts/bench/${name}.ts`],
-    bundle: true,
-    format: 'esm',
-    platform: 'node',
-    // Bundled they would look for their own files in the wrong place.
-    external: ['sharp', '@techstark/opencv-js'],
-    alias: { '@': './src' },
-    outfile,
-  });
-  const { output } = await run(process.execPath, [outfile], { capture: true });
-  return JSON.parse(output);
-}
+const { row } = await import('./bench/row.mjs');
+const { bundled } = await import('./bench/bundled.mjs');
+const { largeKit } = await import('./bench/largeKit.mjs');
 
 async function coreSpeed() {
   const figures = await bundled('core');
@@ -368,10 +347,24 @@ async function staysAlive() {
   }
 }
 
-await coreSpeed();
-await tracedLenses();
-await measuring();
-await frameSpeed();
-await frameSpeedInBrowser();
-await screenSpeed();
-await staysAlive();
+const PARTS = {
+  coreSpeed,
+  tracedLenses,
+  measuring,
+  frameSpeed,
+  frameSpeedInBrowser,
+  screenSpeed,
+  staysAlive,
+  largeKit,
+};
+const asked = process.argv.slice(2);
+const unknown = asked.filter((name) => !(name in PARTS));
+if (unknown.length > 0) {
+  console.error(
+    `The bench has no part “${unknown[0]}”; there are ${Object.keys(PARTS).join(', ')}.`,
+  );
+  process.exit(2);
+}
+for (const [name, measure] of Object.entries(PARTS)) {
+  if (asked.length === 0 || asked.includes(name)) await measure();
+}

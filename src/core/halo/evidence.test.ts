@@ -74,6 +74,8 @@ describe('how unsure a halo is, by what it rests on', () => {
     const evidence = evidenceFor(lens, at());
     expect(evidence.falloffSigma).toBeCloseTo(priorFor(lens, 50).sigma.falloff, 9);
     expect(evidence.doubts.join()).toMatch(/its exit pupil is not known/);
+    // A frame that cannot tell falloff from a soft rim errs as an estimate does.
+    expect(evidence.errors).toBe('normal');
   });
 
   it('a single rim stands on a side nobody knows', () => {

@@ -6,7 +6,7 @@ import {
   type EvidenceKind,
 } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
-import { diagonalMm } from '../optics/formats';
+import { diagonalMm, FULL_FRAME } from '../optics/formats';
 import { stopsBetweenFNumbers } from '../optics/stops';
 import { focusDoubt, focusScale, type FocusDoubt, type Setting } from './focus';
 import { atAperture, knotsAbout, marksOf, type Knot, type Mark } from './marks';
@@ -52,8 +52,6 @@ const UNLIKE_SHARE = { measured: 0, published: 0.01, estimated: 0.01 } as const;
  * traced by rays (docs/optics.md, "Risk").
  */
 const ONE_APERTURE_SIGMA_MM = { measured: 3, published: 2, estimated: 3 } as const;
-/** The format that experience was gathered on: constants in mm scale with the lens's own. */
-const EXPERIENCE_DIAGONAL_MM = 43.27;
 /** So many stops from its aperture one figure tells as little as it ever will. */
 const ONE_APERTURE_STOPS = 4;
 /** Growth per octave of focal length outside the samples, share of R. An assumption. */
@@ -88,7 +86,7 @@ function knotVariances(
   const ofOne = single || (kind !== 'measured' && sample.rear === null);
   const away = ofOne ? Math.min(1, stops / ONE_APERTURE_STOPS) : 0;
   const singleMm =
-    (ONE_APERTURE_SIGMA_MM[kind] * diagonalMm(lens.designFormat)) / EXPERIENCE_DIAGONAL_MM;
+    (ONE_APERTURE_SIGMA_MM[kind] * diagonalMm(lens.designFormat)) / diagonalMm(FULL_FRAME);
   const falloffKind = isEdgeUnseen(sample) ? 'measured' : kind;
   const falloffSigma =
     sample.exitPupilMm === null
@@ -214,6 +212,10 @@ function doubtsOf(
   return [...doubts, ...focus.doubts];
 }
 
+/** Whether frames tell the edge and the falloff apart: a single one wide open does not. */
+const isMeasuredWell = ({ sample }: Knot): boolean =>
+  sample.evidence.frames > 0 && sample.exitPupilMm !== null;
+
 /**
  * What the prediction rests on and how sure it is. `scale` is the factor of the train behind the lens,
  * by which the uncertainty grows on the sensor.
@@ -248,7 +250,7 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
     falloffSigma: Math.hypot(Math.sqrt(variances.falloff), focus.falloff),
     unlikeShare: UNLIKE_SHARE[kind],
     isSideUnknown: knots.some(({ sample }) => sample.rear === null),
-    errors: knots.every(({ sample }) => sample.evidence.frames > 0) ? 'long-tailed' : 'normal',
+    errors: knots.every(isMeasuredWell) ? 'long-tailed' : 'normal',
     sampleIds: knots.map((k) => k.sample.id),
     frames: knots.reduce((sum, k) => sum + k.sample.evidence.frames, 0),
     date: knots.reduce((latest, { sample }) => later(latest, sample.evidence.date), ''),

@@ -90,7 +90,7 @@ describe('evidence', () => {
     const evidence = { ...haloSampleExample.evidence, frames: 1 };
     const lens: Lens = { ...lensExample, halo: [{ ...haloSampleExample, evidence }] };
     expect(evidenceFor(lens, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(
-      Math.hypot((3 * 28.2066) / 43.27, 0.12),
+      Math.hypot((3 * 28.2066) / 43.2666, 0.12),
       4,
     );
     expect(evidenceFor(lensExample, at(18, 7.2)).edgeSigmaMm).toBeCloseTo(0.12, 6);
@@ -215,7 +215,7 @@ describe('between and beside samples', () => {
   it('one frame says all of its own aperture, less the farther one goes from it', () => {
     const lens = withHalo(sample({ ...short, evidence: { frames: 1 } }));
     const sigma = (fNumber: number) => evidenceFor(lens, at(20, fNumber)).edgeSigmaMm;
-    const whole = (3 * 28.2066) / 43.27;
+    const whole = (3 * 28.2066) / 43.2666;
     expect(sigma(1.8)).toBeCloseTo(0.1, 9);
     expect(sigma(3.6)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);
     expect(sigma(0.9)).toBeCloseTo(Math.hypot(0.1, whole / 2), 4);

@@ -19,8 +19,7 @@ import { useRigActions } from './useRigActions';
 function OpenBench({ workspace }: { workspace: Workspace }) {
   const shell = useShell(workspace);
   const { tell, judge, files } = shell;
-  const say = useCallback((text: string) => tell({ kind: 'trouble', text }), [tell]);
-  const bench = useBench(workspace, say);
+  const bench = useBench(workspace, tell);
   const rigs = useRigActions(workspace, bench.record, bench.actions, tell);
   const { ghost, pin } = usePin(bench);
   const [comparing, setComparing] = useState(false);

@@ -2,7 +2,7 @@
 import { memo, useCallback, useState } from 'react';
 import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
-import { SCHOOLS, type Judgement, type School } from '@/core/kit/records/judgement';
+import { SCHOOLS, type Judgement, type School as SchoolName } from '@/core/kit/records/judgement';
 import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
@@ -63,9 +63,7 @@ const Sentence = styled.p`
 `;
 
 const Judged = styled.div`
-  margin-top: 12px;
-  display: grid;
-  gap: 2px;
+  margin-top: 10px;
 `;
 
 /** The risk and how the halo is known, in a few words. */
@@ -74,7 +72,7 @@ function knownWords(report: Report): string {
   return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ± ${mm(edgeSigmaMm, 2)}`;
 }
 
-const SCHOOL_LIMIT: Record<School, keyof Judgement> = {
+const SCHOOL_LIMIT: Record<SchoolName, keyof Judgement> = {
   strict: 'strictStops',
   'grade it out': 'gradeStops',
   'as a look': 'lookStops',
@@ -145,8 +143,8 @@ interface JudgedByProps {
   onJudge: (judgement: Judgement) => void;
 }
 
-/** The two choices the figures depend on; they stand still while rings are turned. */
-const JudgedBy = memo(function JudgedBy({ judgement, onJudge }: JudgedByProps) {
+/** How dark a corner may be; like the basis below it stands still while rings are turned. */
+const School = memo(function School({ judgement, onJudge }: JudgedByProps) {
   return (
     <Judged>
       <Choice
@@ -161,17 +159,20 @@ const JudgedBy = memo(function JudgedBy({ judgement, onJudge }: JudgedByProps) {
           },
         ]}
         chosen={judgement.school}
-        onChoose={(id) => onJudge({ ...judgement, school: id as School })}
-      />
-      <Choice
-        label="Equivalents count by"
-        groups={[
-          { title: 'Crop factor from', options: CROP_BASES.map((id) => ({ id, label: id })) },
-        ]}
-        chosen={judgement.basis}
-        onChoose={(id) => onJudge({ ...judgement, basis: id as CropBasis })}
+        onChoose={(id) => onJudge({ ...judgement, school: id as SchoolName })}
       />
     </Judged>
+  );
+});
+
+const Basis = memo(function Basis({ judgement, onJudge }: JudgedByProps) {
+  return (
+    <Choice
+      label="Equivalents count by"
+      groups={[{ title: 'Crop factor from', options: CROP_BASES.map((id) => ({ id, label: id })) }]}
+      chosen={judgement.basis}
+      onChoose={(id) => onJudge({ ...judgement, basis: id as CropBasis })}
+    />
   );
 });
 
@@ -197,10 +198,11 @@ export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
           startsOpen={group.id === 'become' && !startsBad}
         >
           <Rows group={group} ask={ask} />
+          {group.id === 'become' && <Basis judgement={rig.judgement} onJudge={onJudge} />}
         </Fold>
       ))}
       <Cautions cautions={report.cautions} />
-      <JudgedBy judgement={rig.judgement} onJudge={onJudge} />
+      <School judgement={rig.judgement} onJudge={onJudge} />
       <WhyPopover
         pressed={asked?.pressed ?? null}
         why={() => explain(asked?.reading ?? 'verdict', rig, report, today())}

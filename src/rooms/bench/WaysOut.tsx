@@ -9,11 +9,11 @@ import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { useWays } from './useWays';
 
 /**
- * Room for four or five ways in full words; more are reached by scrolling, and none leave the room as it is. The entries are
+ * Room for five to seven ways in full words; more are reached by scrolling, and none leave the room as it is. The entries are
  * plain elements styled from here: they change several times a second while a ring is turned.
  */
 const List = styled.ul`
-  height: 132px;
+  height: 188px;
   overflow-y: auto;
   button {
     display: grid;
@@ -21,7 +21,7 @@ const List = styled.ul`
     align-items: center;
     column-gap: 9px;
     width: 100%;
-    padding: 4px 6px 4px 2px;
+    padding: 3px 6px 3px 2px;
     border: 0;
     border-bottom: 1px solid var(--line);
     background: none;

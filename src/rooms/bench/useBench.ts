@@ -1,15 +1,16 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
+import type { Part } from '@/core/kit/records/part';
 import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
 import { db } from '@/store/instance';
-import { commit, edited } from '@/store/journal';
+import { stored, type Tell } from '@/shell/tell';
+import { commit, edited, type Write } from '@/store/journal';
 import { lastRig, rememberRig } from '@/store/lastRig';
-import { conflictSentence, troubleSentence } from '@/store/troubles';
 import { useLatest } from '@/ui/useLatest';
 
 /** Settings being turned. They hold for one stored record only: a new one from the database ends them. */
@@ -40,7 +41,8 @@ export interface Bench {
   actions: BenchActions;
 }
 
-type Say = (sentence: string) => void;
+const SHOWN_AS_LINKED =
+  'Shown as the link says. The rig is kept as it was until something on it is changed.';
 
 /** The settings of a rig as they can be on its own lens and mode. */
 function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings): RigSettings {
@@ -52,28 +54,30 @@ function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings):
   return lens && mode ? fitSettings(settings, { lens, mode, parts }) : settings;
 }
 
+/** Stores changes as one step; what is shown ahead of it is taken back where that fails. */
 const save = (
   label: string,
-  seen: RigRecord,
-  after: RigRecord,
-  mergeKey: string | null,
-  say: Say,
-  undo: () => void,
-) => {
-  commit(db, label, [edited('rigs', seen, after)], { mergeKey }).then(
-    ({ conflicts }) => {
-      const sentence = conflictSentence(conflicts);
-      if (sentence) say(sentence);
-    },
-    (error: unknown) => {
-      undo();
-      say(troubleSentence(error));
-    },
+  changes: readonly Write[],
+  tell: Tell,
+  { mergeKey = null, takeBack }: { mergeKey?: string | null; takeBack?: () => void } = {},
+) =>
+  stored(tell, () =>
+    commit(db, label, changes, { mergeKey }).catch((error: unknown) => {
+      takeBack?.();
+      throw error;
+    }),
   );
-};
 
-/** Opens the rig the address names, once the workspace is there; sets it as the address says. */
-function useArrival(workspace: Workspace, choose: (id: string) => void, say: Say): boolean {
+interface Arrival {
+  workspace: Workspace;
+  choose: (id: string) => void;
+  /** Shows a rig otherwise set than it is stored. */
+  show: (record: RigRecord, settings: RigSettings) => void;
+  tell: Tell;
+}
+
+/** Opens the rig the address names, once the workspace is there, and shows it set as the address says. */
+function useArrival({ workspace, choose, show, tell }: Arrival): boolean {
   const [arrived, setArrived] = useState(false);
   const done = useRef(false);
   useEffect(() => {
@@ -85,15 +89,19 @@ function useArrival(workspace: Workspace, choose: (id: string) => void, say: Say
       choose(record.id);
       const settings = fitted(workspace, record, { ...record.settings, ...link.settings });
       if (rigQuery(record.id, settings) !== rigQuery(record.id, record.settings)) {
-        save('Set as the link says', record, { ...record, settings }, null, say, () => undefined);
+        show(record, settings);
+        tell({ kind: 'said', text: SHOWN_AS_LINKED });
       }
     } else {
-      if (link) say(`The link asks for a rig that is not in this workspace (“${link.rigId}”).`);
+      if (link) {
+        const text = `The link asks for a rig that is not in this workspace (“${link.rigId}”).`;
+        tell({ kind: 'trouble', text });
+      }
       const last = lastRig();
       if (last !== null) choose(last);
     }
     setArrived(true);
-  }, [workspace, choose, say]);
+  }, [workspace, choose, show, tell]);
   return arrived;
 }
 
@@ -109,7 +117,7 @@ function useAddress(record: RigRecord | null, settings: RigSettings | null, read
   }, [query, ready]);
 }
 
-export function useBench(workspace: Workspace, say: Say): Bench {
+export function useBench(workspace: Workspace, tell: Tell): Bench {
   const [rigId, setRigId] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft | null>(null);
 
@@ -118,7 +126,11 @@ export function useBench(workspace: Workspace, say: Say): Bench {
     setDraft(null);
     rememberRig(id);
   }, []);
-  const arrived = useArrival(workspace, choose, say);
+  const show = useCallback(
+    (record: RigRecord, settings: RigSettings) => setDraft({ record, settings, settled: true }),
+    [],
+  );
+  const arrived = useArrival({ workspace, choose, show, tell });
 
   const record = workspace.rigs.find((r) => r.id === rigId) ?? workspace.rigs[0] ?? null;
   const live = draft && draft.record === record ? draft : null;
@@ -141,34 +153,41 @@ export function useBench(workspace: Workspace, say: Say): Bench {
       setDraft({ record: on, settings: next, settled });
       return { ...on, settings: next };
     };
-    const change: BenchActions['change'] = (label, changes) => {
-      const { workspace: kit, record: on } = now.current;
-      if (!on) return;
-      const next = { ...on, ...changes };
-      const settings = fitted(kit, next, next.settings);
-      save(label, on, { ...next, settings }, null, say, () => undefined);
+    const changeWith = (label: string, changes: Partial<RigRecord>, newPart?: Part) => {
+      const { workspace: kit, record: on, settings: set } = now.current;
+      if (!on || !set) return;
+      const next = { ...on, settings: set, ...changes };
+      const parts = newPart ? [...kit.parts, newPart] : kit.parts;
+      const settings = fitted({ ...kit, parts }, next, next.settings);
+      const known: Write[] = newPart ? [{ table: 'parts', id: newPart.id, after: newPart }] : [];
+      save(label, [...known, edited('rigs', on, { ...next, settings })], tell);
     };
     return {
       choose,
-      change,
-      apply: ({ words, change: { settings, modeId, partIds } }) => {
+      change: (label, changes) => changeWith(label, changes),
+      apply: ({ words, change: { settings, modeId, partIds, newPart } }) => {
         const { settings: set } = now.current;
         if (!set) return;
-        change(words, {
+        const changes = {
           ...(modeId ? { modeId } : {}),
           ...(partIds ? { partIds } : {}),
           settings: { ...set, ...settings },
-        });
+        };
+        changeWith(words, changes, newPart);
       },
       turn: (change) => void turnTo(change, false),
       settle: (label, change) => {
         const seen = now.current.record;
         const next = turnTo(change, true);
         const key = `${next?.id ?? ''}:${Object.keys(change).join()}`;
-        if (seen && next) save(label, seen, next, key, say, () => setDraft(null));
+        if (!seen || !next) return;
+        save(label, [edited('rigs', seen, next)], tell, {
+          mergeKey: key,
+          takeBack: () => setDraft(null),
+        });
       },
     };
-  }, [choose, now, say]);
+  }, [choose, now, tell]);
 
   return { record, rig, report, actions };
 }

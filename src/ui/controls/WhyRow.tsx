@@ -12,7 +12,7 @@ const RowButton = styled.button`
   align-items: baseline;
   gap: 12px;
   width: 100%;
-  padding: 2px 0;
+  padding: 1px 0;
   border: 0;
   border-bottom: 1px solid var(--line);
   background: none;

@@ -97,9 +97,9 @@ describe('the arithmetic of risk', () => {
     const random = randomOf(20261126);
     const normal = () =>
       Math.sqrt(-2 * Math.log(1 - random.next())) * Math.cos(2 * Math.PI * random.next());
-    // The mixture of docs/optics.md, "Risk": eight in ten errors are less than half as large as stated.
+    // The mixture of docs/optics.md, "Risk": seven in ten errors are a third as large as stated.
     const edgeError = () =>
-      errors === 'normal' ? normal() : normal() * (random.chance(0.8) ? 0.45 : 1.9);
+      errors === 'normal' ? normal() : normal() * (random.chance(0.7) ? 0.3 : 1.25);
     const off = Array.from({ length: 60 }, () => {
       const edgeRadiusMm = random.between(19, 28);
       const softnessMm = edgeRadiusMm * random.between(0.02, 0.6);

@@ -45,7 +45,7 @@ const LEAST_SIGMA_MM = 1e-3;
 /** Uncertainties beyond this many standard deviations are not looked at. */
 const REACH_SIGMAS = 3.6;
 /** Cells along the edge's uncertainty between which the rims are asked: as fine as the hardest rim wants. */
-const FEWEST_CELLS = 2;
+const FEWEST_CELLS = 4;
 const MOST_CELLS = 9;
 const CELL_SHARE_OF_SOFTNESS = 0.3;
 
@@ -56,7 +56,7 @@ function cellsFor(rims: readonly Rim[], reachMm: number): number {
 }
 /** Between two places the chance may change by so much before it is looked at more closely. */
 const STEADY = 0.03;
-const FINER = 8;
+const FINER = 16;
 /** Light changing by more than this between two places does not run straight from one to the other. */
 const SHARP = 0.25;
 

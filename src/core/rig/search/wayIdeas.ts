@@ -2,10 +2,11 @@
 import { ASPECTS } from '../../frame/aspects';
 import { fullName } from '../../kit/records/body';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
-import { isFront, magnifies, type Part } from '../../kit/records/part';
+import { isFront, magnifies, partOf, type Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { frameOf, isClear, scaleUpOf } from '../report/setUp';
 import { diagonalMm } from '../../optics/formats';
+import { canBePlain, plainThicknessMm } from '../../optics/register';
 import { jointProblems } from '../joints';
 import { whereBeginning } from '../../maths/rootFinding';
 import { turned, type Rig } from '../rig';
@@ -16,6 +17,8 @@ export interface WayChange {
   settings: Partial<RigSettings>;
   modeId?: string;
   partIds?: string[];
+  /** A part among `partIds` that is in no kit yet. */
+  newPart?: Part;
 }
 
 export type WayKind =
@@ -43,10 +46,9 @@ export interface Idea {
 /** The rig with a change applied. */
 export function applied(rig: Rig, change: WayChange, kit: readonly Part[]): Rig {
   const mode = rig.body.modes.find((m) => m.id === change.modeId) ?? rig.mode;
+  const known = [...kit, ...rig.parts, ...(change.newPart ? [change.newPart] : [])];
   const parts = change.partIds
-    ? change.partIds.flatMap(
-        (id) => kit.find((p) => p.id === id) ?? rig.parts.find((p) => p.id === id) ?? [],
-      )
+    ? change.partIds.flatMap((id) => known.find((p) => p.id === id) ?? [])
     : rig.parts;
   return turned({ ...rig, mode, parts }, change.settings);
 }
@@ -232,28 +234,62 @@ const isTeleOnWide = (part: Part, { lens }: Rig): boolean =>
 
 const joined = (rig: Rig): boolean => jointProblems(rig).length === 0;
 
+/** Whether two parts join the same mounts. */
+const joinsAlike = (a: Part, b: Part): boolean =>
+  a.frontMountId === b.frontMountId && a.rearMountId === b.rearMountId;
+
+/** Ids and names of mounts as long as they may be still make an id and a name. */
+const ID_SHARE = 36;
+const NAME_SHARE = 90;
+
+/** The plain adapter that would stand in a converter's place, where one can be built and the kit has none. */
+function plainInsteadOf(part: Part, { mounts }: Rig, kit: readonly Part[]): Part | null {
+  const front = mounts.get(part.frontMountId);
+  const rear = mounts.get(part.rearMountId);
+  if (!magnifies(part) || !front || !rear) return null;
+  const id = `plain-${front.id.slice(0, ID_SHARE)}-${rear.id.slice(0, ID_SHARE)}`;
+  const isThere = (p: Part) => p.id === id || (p.kind === 'plain adapter' && joinsAlike(p, part));
+  if (kit.some(isThere) || !canBePlain(front.registerMm, rear.registerMm)) return null;
+  return partOf({
+    id,
+    name: `plain adapter, ${front.name.slice(0, NAME_SHARE)} to ${rear.name.slice(0, NAME_SHARE)}`,
+    kind: 'plain adapter',
+    frontMountId: front.id,
+    rearMountId: rear.id,
+    factor: 1,
+    thicknessMm: plainThicknessMm(front.registerMm, rear.registerMm),
+  });
+}
+
 /** Another part in a converter's place, or one more where its mounts let it in. */
 export function partIdeas(rig: Rig, kit: readonly Part[]): Idea[] {
   const ideas: Idea[] = [];
-  const tryParts = (kind: WayKind, words: string, parts: readonly Part[]) => {
+  const tryParts = (kind: WayKind, words: string, parts: readonly Part[], newPart?: Part) => {
     const changed: Rig = { ...rig, parts };
     if (joined(changed)) {
       ideas.push({
         kind,
         words,
         limit: null,
-        change: { settings: {}, partIds: parts.map((p) => p.id) },
+        change: {
+          settings: {},
+          partIds: parts.map((p) => p.id),
+          ...(newPart ? { newPart } : {}),
+        },
         rig: changed,
       });
     }
   };
   rig.parts.forEach((part, i) => {
     if (isFront(part)) return;
+    const plain = plainInsteadOf(part, rig, kit);
+    if (plain) {
+      const words = `A plain adapter of ${mm(plain.thicknessMm, 2)} instead of ${fullName(part)}`;
+      tryParts('swap part', words, rig.parts.with(i, plain), plain);
+    }
     for (const other of kit) {
-      const same =
-        other.frontMountId === part.frontMountId && other.rearMountId === part.rearMountId;
       if (
-        same &&
+        joinsAlike(other, part) &&
         other.id !== part.id &&
         !isFront(other) &&
         (magnifies(part) || magnifies(other)) &&

@@ -194,6 +194,22 @@ describe('which ways are told', () => {
     expect(swaps.map((w) => w.words).sort()).toEqual(['p instead of r64', 'r8 instead of r64']);
   });
 
+  it('a plain adapter in the place of a reducer that clips, where the kit has none and one can be built', () => {
+    const strong = partOf('focal reducer', { factor: 0.64, thicknessMm: 17 });
+    const rig = plainRig({ lens: tight(23).lens, parts: [strong] });
+    const words = 'A plain adapter of 26.00 mm instead of focal reducer';
+    const way = waysOut(rig, [strong]).find((w) => w.words === words)!;
+    expect(way.costWords).toMatch(/view −36 %, not in the kit: to be found$/);
+    const [plain] = applied(rig, way.change, [strong]).parts;
+    expect(plain).toMatchObject({ kind: 'plain adapter', thicknessMm: 26, factor: 1 });
+    expect(plain?.frontMountId).toBe('slr');
+    const owned = partOf('plain adapter', { id: 'p', name: 'p' });
+    expect(waysOut(rig, [strong, owned]).map((w) => w.words)).not.toContain(words);
+    // From a register of 18 mm nothing that thin can be made.
+    const short = new Map(rig.mounts).set('slr', { ...rig.mounts.get('slr')!, registerMm: 19 });
+    expect(waysOut({ ...rig, mounts: short }, [strong]).map((w) => w.words)).not.toContain(words);
+  });
+
   it('zooming either way, to the exact end of the window', () => {
     const [sample] = plainLens().halo;
     const at = (focalMm: number, radius: number) => ({

@@ -62,7 +62,8 @@ const byPercent = (ratio: number): string => `${signed((ratio - 1) * 100, 0)} %`
 
 /** What a change costs besides light, view and pixels. */
 function besides(ideas: readonly Idea[]): string[] {
-  return ideas.flatMap(({ kind, rig }) => {
+  return ideas.flatMap(({ kind, rig, change }) => {
+    if (change.newPart) return ['not in the kit: to be found'];
     if (kind === 'stabiliser off') {
       const stops = rig.body.stabiliserStops;
       return [

@@ -1,0 +1,186 @@
+/** How the rooms bear a large kit: 3,000 lenses, 150 bodies, 320 parts, 2,000 log entries. */
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By, Key, until } from 'selenium-webdriver';
+import { openBrowser } from '../lib/browser.mjs';
+import { serve } from '../lib/serve.mjs';
+import { bundled } from './bundled.mjs';
+import { row } from './row.mjs';
+
+const WAIT_MS = 120_000;
+const IMPORTS = 6;
+
+/** In the page: how long after the first press or key something is there, and the longest task until then. */
+const WATCH = `
+  const [there] = arguments;
+  const isThere = new Function('return (' + there + ')');
+  let began = null, longest = 0;
+  const tasks = new PerformanceObserver((list) => {
+    for (const task of list.getEntries()) longest = Math.max(longest, task.duration);
+  });
+  tasks.observe({ entryTypes: ['longtask'] });
+  for (const type of ['pointerdown', 'keydown', 'change'])
+    addEventListener(type, (event) => { began ??= event.timeStamp; }, { capture: true, once: true });
+  window.watched = new Promise((resolve) => {
+    (function look() {
+      if (began === null || !isThere()) return void requestAnimationFrame(look);
+      const took = performance.now() - began;
+      setTimeout(() => {
+        for (const task of tasks.takeRecords()) longest = Math.max(longest, task.duration);
+        tasks.disconnect();
+        resolve({ took, longest });
+      }, 300);
+    })();
+  });`;
+
+const TEXTS = (css) => `[...document.querySelectorAll('${css}')].map((e) => e.textContent)`;
+const SHOWN = `${TEXTS('section[aria-label="Records"] [role="status"]')}.join('')`;
+const FIRST_ROW = `(${TEXTS('[role="rowheader"]')}[0] ?? '')`;
+
+/** Does something and answers how long until `there` holds, and the longest task meanwhile, ms. */
+async function timed(driver, there, act) {
+  await driver.executeScript(WATCH, there);
+  await act();
+  return driver.executeAsyncScript(`window.watched.then(arguments[arguments.length - 1])`);
+}
+
+const told = (what, { took, longest }, leastMs) => {
+  row(what, `${took.toFixed(0)} ms`, `< ${leastMs.toLocaleString('en')} ms`, took < leastMs);
+  row(`${what}: longest task`, `${longest.toFixed(0)} ms`, '< 200 ms', longest < 200);
+};
+
+const ROOMS = [
+  { name: 'Kit', path: '/kit', there: '[role="rowheader"]' },
+  { name: 'Bench', path: '/bench', there: '[data-testid="verdict"]' },
+  { name: 'Measure', path: '/measure', there: 'section[aria-label="Frames"]' },
+];
+
+export async function largeKit() {
+  const { text } = await bundled('largeKit');
+  const path = join(mkdtempSync(join(tmpdir(), 'halo-large-')), 'large.json');
+  writeFileSync(path, text);
+  const server = await serve({ port: 4390 });
+  const { driver } = await openBrowser();
+  await driver.manage().setTimeouts({ script: WAIT_MS });
+  const css = (selector) => driver.wait(until.elementLocated(By.css(selector)), WAIT_MS);
+  const heapMb = async () => {
+    await driver.sendDevToolsCommand('HeapProfiler.collectGarbage', {});
+    const { usedSize } = await driver.sendAndGetDevToolsCommand('Runtime.getHeapUsage', {});
+    return usedSize / 1e6;
+  };
+  const bringIn = () =>
+    timed(
+      driver,
+      `document.querySelector('[data-testid="notice"]')?.textContent.includes('is open')`,
+      async () => {
+        const [close] = await driver.findElements(By.css('[data-testid="notice"] button'));
+        await close?.click();
+        await (await css('input[type="file"][aria-label="Workspace file"]')).sendKeys(path);
+        const take = By.xpath(
+          '//*[@role="dialog"]//button[normalize-space(.)="Open it" or starts-with(normalize-space(.), "Add new")]',
+        );
+        await (await driver.wait(until.elementLocated(take), WAIT_MS)).click();
+      },
+    );
+  try {
+    await driver.get(`${server.url}/kit`);
+    told('a kit of 3,000 lenses brought in', await bringIn(), 4000);
+    for (const { name, path: room, there } of ROOMS) {
+      await driver.get(`${server.url}${room}`);
+      await css(there);
+      const { ready, longest } = await driver.executeAsyncScript(`
+        const done = arguments[arguments.length - 1];
+        const ready = performance.now();
+        let longest = 0;
+        new PerformanceObserver((list) => {
+          for (const task of list.getEntries()) longest = Math.max(longest, task.duration);
+        }).observe({ type: 'longtask', buffered: true });
+        setTimeout(() => done({ ready, longest }), 1500);`);
+      told(`${name} opens with it`, { took: ready, longest }, 1500);
+    }
+    await driver.get(`${server.url}/kit`);
+    const search = await css('input[type="search"]');
+    const before = await driver.executeScript(`return ${SHOWN}`);
+    told(
+      'first letter of a search',
+      await timed(driver, `${SHOWN} !== ${JSON.stringify(before)}`, () => search.sendKeys('s')),
+      100,
+    );
+    await search.sendKeys(Key.BACK_SPACE);
+    await driver.sleep(1500);
+    const first = await driver.executeScript(`return ${FIRST_ROW}`);
+    const head = By.xpath('//*[@role="columnheader"][starts-with(normalize-space(.), "Focal")]');
+    told(
+      'sorted by another column',
+      await timed(driver, `${FIRST_ROW} !== ${JSON.stringify(first)}`, async () => {
+        await (await driver.findElement(head)).click();
+      }),
+      150,
+    );
+    await (await css('[role="rowheader"]')).click();
+    const field = await driver.wait(
+      until.elementLocated(
+        By.xpath('//label[starts-with(normalize-space(.), "Mass")]/following-sibling::*[1]'),
+      ),
+      WAIT_MS,
+    );
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '777');
+    told(
+      'Enter in a field',
+      await timed(
+        driver,
+        `${TEXTS('[role="row"][data-selected] [role="gridcell"]')}.join(' ').includes('777')`,
+        () => field.sendKeys(Key.ENTER),
+      ),
+      150,
+    );
+    await driver.get(`${server.url}/bench`);
+    await css('[data-testid="verdict"]');
+    await driver.sleep(1000);
+    const lens = By.xpath(
+      '//label[normalize-space(.)="Lens"]/following-sibling::button | //*[normalize-space(.)="Lens"]/following-sibling::button',
+    );
+    told(
+      'the picker of lenses opens',
+      await timed(driver, `document.querySelectorAll('[role="option"]').length > 3`, async () => {
+        await (await driver.findElement(lens)).click();
+      }),
+      100,
+    );
+    const options = `${TEXTS('[role="option"]')}.join('|')`;
+    const all = await driver.executeScript(`return ${options}`);
+    told(
+      'a letter typed into it',
+      await timed(driver, `${options} !== ${JSON.stringify(all)}`, async () => {
+        await (
+          await driver.findElement(
+            By.css(
+              '[role="dialog"] input[type="search"], [role="listbox"] ~ input, input[placeholder="search"]',
+            ),
+          )
+        ).sendKeys('z');
+      }),
+      100,
+    );
+    await driver.get(`${server.url}/kit`);
+    await css('[role="rowheader"]');
+    const empty = await heapMb();
+    const heaps = [];
+    for (let i = 0; i < IMPORTS; i += 1) {
+      await bringIn();
+      heaps.push(await heapMb());
+    }
+    const grown = heaps.at(-1) - heaps[0];
+    row(
+      `heap over ${IMPORTS} imports (${empty.toFixed(0)} MB before)`,
+      `${heaps.at(-1).toFixed(0)} MB`,
+      `grows by less than 40 MB (${grown.toFixed(0)} MB)`,
+      grown < 40,
+    );
+  } finally {
+    await driver.quit();
+    await server.stop();
+  }
+}
