@@ -99,6 +99,11 @@ export function BackupsDialog({ tell, onClose }: BackupsDialogProps) {
       const kept = await keepBackup(db, 'by hand', Date.now());
       if (!kept) tell({ kind: 'said', text: 'The newest backup already holds all there is.' });
     });
+  const save = ({ id }: Backup) =>
+    guarded(tell, async () => {
+      const kept = await db.backupTexts.get(id);
+      if (kept) download(`wandering-halo-backup-${id}.json`, kept.text);
+    });
   const restore = (backup: Backup) =>
     guarded(tell, async () => {
       await keepBackup(db, 'before a backup was restored', Date.now());
@@ -124,14 +129,10 @@ export function BackupsDialog({ tell, onClose }: BackupsDialogProps) {
                   {whenWords(backup.at)}, {backup.reason}
                 </When>
                 <Quiet>
-                  {countWords(backup)} · {bytesWords(backup.text.length)}
+                  {countWords(backup)} · {bytesWords(backup.size)}
                 </Quiet>
               </span>
-              <TextButton
-                onPress={() => download(`wandering-halo-backup-${backup.id}.json`, backup.text)}
-              >
-                Save
-              </TextButton>
+              <TextButton onPress={() => save(backup)}>Save</TextButton>
               <LineButton onPress={() => restore(backup)}>Restore</LineButton>
             </li>
           ))}

@@ -5,7 +5,10 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { keepBackups } from '@/store/backups';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';
-import { useWorkspace, type OpenWorkspace } from '@/store/useWorkspace';
+import { isEmpty } from '@/store/load';
+import type { OpenWorkspace } from '@/store/mirror';
+import { useWorkspace } from '@/store/useWorkspace';
+import { TextButton } from '@/ui/controls/Buttons';
 import { PHONE } from '@/ui/theme/type';
 
 const Room = styled.div`
@@ -36,21 +39,20 @@ function useDemo(wanted: boolean): boolean | null {
   return loaded;
 }
 
+/** Whether anything has been here; what is stored arrives a moment later, and may be undone again. */
+function useArrived(open: OpenWorkspace): boolean {
+  const [arrived, setArrived] = useState(false);
+  const isHere = open.state === 'open' && !isEmpty(open.workspace);
+  if (isHere && !arrived) setArrived(true);
+  return arrived || isHere;
+}
+
 interface RoomFrameProps {
   loadDemoWhenEmpty: boolean;
   children: (workspace: Workspace) => React.ReactNode;
 }
 
 /** What every room stands in: it opens the workspace, and says so while it does or where it cannot. */
-/** Whether a demo just loaded has arrived here, kit and rigs each in their turn; from then on for good. */
-function useArrived(open: OpenWorkspace): boolean {
-  const [arrived, setArrived] = useState(false);
-  const isHere =
-    open.state === 'open' && open.workspace.rigs.length > 0 && open.workspace.lenses.length > 0;
-  if (isHere && !arrived) setArrived(true);
-  return arrived || isHere;
-}
-
 export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   const open = useWorkspace();
   const demoLoaded = useDemo(loadDemoWhenEmpty);
@@ -59,7 +61,12 @@ export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   useEffect(() => keepBackups(db), []);
   return (
     <Room>
-      {open.state === 'failed' && <Quiet role="alert">{open.sentence}</Quiet>}
+      {open.state === 'failed' && (
+        <Quiet role="alert">
+          {open.sentence}{' '}
+          <TextButton onPress={() => window.location.reload()}>Reload this page</TextButton>
+        </Quiet>
+      )}
       {open.state !== 'failed' && waiting && <Quiet>Opening the workspace…</Quiet>}
       {open.state === 'open' && !waiting && children(open.workspace)}
     </Room>

@@ -40,11 +40,15 @@ export async function keepBackup(db: HaloDatabase, reason: string, at: number): 
   const counts = Object.fromEntries(
     TABLE_NAMES.map((table) => [table, workspace[table].length]),
   ) as Record<TableName, number>;
-  return db.transaction('rw', db.backups, async () => {
+  return db.transaction('rw', db.backups, db.backupTexts, async () => {
     const last = await lastKept(db);
-    if (last?.text === text) return false;
-    await db.backups.add({ at, reason, counts, text });
-    await db.backups.bulkDelete(surplus(await db.backups.toArray(), at));
+    if (last?.size === text.length && (await db.backupTexts.get(last.id))?.text === text)
+      return false;
+    const id = await db.backups.add({ at, reason, counts, size: text.length });
+    await db.backupTexts.put({ id, text });
+    const old = surplus(await db.backups.toArray(), at);
+    await db.backups.bulkDelete(old);
+    await db.backupTexts.bulkDelete(old);
     return true;
   });
 }
@@ -73,7 +77,7 @@ export const listBackups = async (db: HaloDatabase): Promise<Backup[]> =>
 
 /** Puts a backup in place of what is here, as one step that undo takes back; a sentence where it cannot. */
 export async function restoreBackup(db: HaloDatabase, id: number): Promise<string | null> {
-  const backup = await db.backups.get(id);
+  const backup = await db.backupTexts.get(id);
   if (!backup) return 'This backup is not there any more.';
   const file = (await fileWork()).readWorkspace(backup.text, 'the backup');
   if (!file.ok) return problemText(file.problems);

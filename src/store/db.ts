@@ -1,5 +1,5 @@
 /** The workspace in the browser's own database. */
-import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import Dexie, { type EntityTable, type PromiseExtended, type Table, type Transaction } from 'dexie';
 import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migrations';
 import { SHAPE } from '@/core/kit/checks/generated/shape';
 import type { Judgement } from '@/core/kit/records/judgement';
@@ -50,6 +50,14 @@ export interface Backup {
   reason: string;
   /** How many records of each table it holds. */
   counts: Record<TableName, number>;
+  /** Length of its text. */
+  size: number;
+}
+
+/** What a backup holds, apart from it, so that a list of backups does not read them all. */
+export interface BackupText {
+  /** Id of the backup. */
+  id: number;
   /** The workspace file; it states the version of its records and is brought up when it is read. */
   text: string;
 }
@@ -100,6 +108,35 @@ const STORES: Readonly<Record<number, Readonly<Record<string, string>>>> = {
   3: { markings: 'id', backups: '++id, at' },
   4: { measurements: 'id', grids: 'id, at' },
 };
+
+/** Since these the records are as before, and how they are kept is not. */
+const APART = 5.1;
+const STORES_APART = {
+  // The last index answers what undo would do without reading the records a step changed.
+  journal: '++seq, undone, origin, [undone+seq+label]',
+  backupTexts: 'id',
+};
+
+/** The browser counts versions in whole numbers, the library in tenths. */
+const TENTHS = 10;
+
+/** Version of the database the browser holds; 0 where it holds none or does not tell. */
+async function installedVersion(name: string): Promise<number> {
+  if (typeof indexedDB.databases !== 'function') return 0;
+  const known = await indexedDB.databases();
+  return known.find((d) => d.name === name)?.version ?? 0;
+}
+
+/** Backups of before had their text with them. */
+async function setTextsApart(transaction: Transaction): Promise<void> {
+  const backups = transaction.table<Backup & { text?: string }, number>('backups');
+  for (const id of await backups.toCollection().primaryKeys()) {
+    const { text, ...backup } = (await backups.get(id)) ?? {};
+    if (text === undefined) continue;
+    await transaction.table<BackupText>('backupTexts').put({ id, text });
+    await backups.put({ ...(backup as Backup), size: text.length });
+  }
+}
 
 /** What sort of record a stored one is: which schema it has and which migrations speak of it; null for none. */
 export const sortOf = (table: string, { id }: { id?: unknown }): Migrated | null => {
@@ -155,6 +192,7 @@ export class HaloDatabase extends Dexie {
   declare measurements: Table<Records['measurements'], string>;
   declare grids: Table<KeptGrid, string>;
   declare backups: EntityTable<Backup, 'id'>;
+  declare backupTexts: Table<BackupText, number>;
   declare preferences: Table<Records['preferences'], string>;
   declare journal: EntityTable<JournalEntry, 'seq'>;
 
@@ -174,7 +212,20 @@ export class HaloDatabase extends Dexie {
           ),
         );
     }
+    this.version(APART).stores(STORES_APART).upgrade(setTextsApart);
     this.on('ready', () => this.fillDefaults(), true);
+  }
+
+  /**
+   * Opens the database, or refuses one of a newer program with VersionError before it is touched: the library
+   * itself would fit it to what this program knows.
+   */
+  override open(): PromiseExtended<Dexie> {
+    return Dexie.Promise.resolve(installedVersion(this.name)).then((version) => {
+      if (version <= APART * TENTHS) return super.open();
+      this.close();
+      throw new Dexie.VersionError(`version ${version} is here`);
+    });
   }
 
   /** Gives every record the fields its schema has come to have since it was stored. */

@@ -1,4 +1,5 @@
 /** Every change goes through here, checked, whole or not at all, and can be taken back. */
+import type { IndexableTypeArray } from 'dexie';
 import sameValue from 'fast-deep-equal';
 import type { Problem } from '@/core/words/problem';
 import {
@@ -112,16 +113,42 @@ function refuse(
   return checked.ok ? [] : checked.problems;
 }
 
+/** Changes by the table they are in. */
+function byTable(changes: readonly Change[]): Map<RecordTable, Change[]> {
+  const tables = new Map<RecordTable, Change[]>();
+  for (const change of changes) {
+    const known = tables.get(change.table);
+    if (known) known.push(change);
+    else tables.set(change.table, [change]);
+  }
+  return tables;
+}
+
 async function put(
   db: HaloDatabase,
   changes: readonly Change[],
   side: 'before' | 'after',
 ): Promise<void> {
-  for (const change of changes) {
-    const record = change[side];
-    if (record === null) await db.records(change.table).delete(change.id);
-    else await db.records(change.table).put(record);
+  for (const [table, of] of byTable(changes)) {
+    await db.records(table).bulkDelete(of.filter((c) => c[side] === null).map((c) => c.id));
+    await db.records(table).bulkPut(of.flatMap((c) => c[side] ?? []));
   }
+}
+
+const keyOf = ({ table, id }: Pick<Change, 'table' | 'id'>): string => `${table}/${id}`;
+
+/** The records that are stored where something is to be written, by table and id. */
+async function storedBehind(
+  db: HaloDatabase,
+  writes: readonly Write[],
+): Promise<Map<string, Records[RecordTable]>> {
+  const stored = new Map<string, Records[RecordTable]>();
+  for (const table of new Set(writes.map((w) => w.table))) {
+    const ids = writes.filter((w) => w.table === table).map((w) => w.id);
+    for (const record of await db.records(table).bulkGet(ids))
+      if (record) stored.set(keyOf({ table, id: record.id }), record);
+  }
+  return stored;
 }
 
 /** One transaction over every table a change may touch. */
@@ -151,10 +178,11 @@ export async function commit(
   const done = await inOne(db, async () => {
     const changes: Change[] = [];
     const conflicts: Conflict[] = [];
+    const stored = await storedBehind(db, writes);
     for (const write of writes) {
       const { table, id } = write;
-      const before = (await db.records(table).get(id)) ?? null;
-      const { after, conflicts: met } = outcome(write, before, own.get(`${table}/${id}`));
+      const before = stored.get(keyOf(write)) ?? null;
+      const { after, conflicts: met } = outcome(write, before, own.get(keyOf(write)));
       conflicts.push(...met);
       if (!sameValue(before, after)) changes.push({ table, id, before, after });
     }
@@ -168,23 +196,19 @@ export async function commit(
     }
     return { changes, conflicts };
   });
-  for (const { table, id, after } of done.changes) own.set(`${table}/${id}`, after);
+  for (const change of done.changes) own.set(keyOf(change), change.after);
   return { written: done.changes.length > 0, conflicts: done.conflicts };
 }
 
-const ofSameRecord =
-  ({ table, id }: Change) =>
-  (other: Change): boolean =>
-    other.table === table && other.id === id;
-
 /** Two steps as one: each record from before the first to after the last that touched it. */
 function merged(first: readonly Change[], second: readonly Change[]): Change[] {
-  const only = first.filter((change) => !second.some(ofSameRecord(change)));
-  const both = second.map((change) => {
-    const earlier = first.find(ofSameRecord(change));
-    return earlier ? { ...change, before: earlier.before } : change;
-  });
-  return [...only, ...both];
+  const earlier = new Map(first.map((change) => [keyOf(change), change]));
+  const later = new Set(second.map(keyOf));
+  const both = second.map((change) => ({
+    ...change,
+    before: (earlier.get(keyOf(change)) ?? change).before,
+  }));
+  return [...first.filter((change) => !later.has(keyOf(change))), ...both];
 }
 
 async function record(
@@ -211,12 +235,11 @@ async function record(
 
 /** Names of the records that were changed here by hand, as "table/id". */
 export async function changedHere(db: HaloDatabase): Promise<Set<string>> {
-  const entries = await db.journal.where('undone').equals(0).toArray();
-  return new Set(
-    entries
-      .filter((entry) => entry.origin !== 'file')
-      .flatMap((entry) => entry.changes.map(({ table, id }) => `${table}/${id}`)),
-  );
+  const inForce = await db.journal.where('undone').equals(0).primaryKeys();
+  // What came from files is large, and is not read.
+  const fromFiles = new Set(await db.journal.where('origin').equals('file').primaryKeys());
+  const entries = await db.journal.bulkGet(inForce.filter((seq) => !fromFiles.has(seq)));
+  return new Set(entries.flatMap((entry) => (entry?.changes ?? []).map(keyOf)));
 }
 
 const lastInForce = (db: HaloDatabase) => db.journal.where('undone').equals(0).last();
@@ -266,8 +289,20 @@ export interface Steps {
   redo: string | null;
 }
 
+/** Labels of the steps in force or taken back, oldest first; the index tells them, and no step is read. */
+const labelled = (db: HaloDatabase, undone: 0 | 1) =>
+  db.journal.where('[undone+seq+label]').between([undone], [undone, []]);
+
+const firstLabel = (keys: IndexableTypeArray): string | null => {
+  const [key] = keys;
+  return Array.isArray(key) ? String(key[2]) : null;
+};
+
 /** What undo and redo would do now. */
 export async function steps(db: HaloDatabase): Promise<Steps> {
-  const [back, forward] = await Promise.all([lastInForce(db), firstUndone(db)]);
-  return { undo: back?.label ?? null, redo: forward?.label ?? null };
+  const [back, forward] = await Promise.all([
+    labelled(db, 0).reverse().limit(1).keys(),
+    labelled(db, 1).limit(1).keys(),
+  ]);
+  return { undo: firstLabel(back), redo: firstLabel(forward) };
 }

@@ -3,21 +3,14 @@ import { TABLE_NAMES, type Workspace } from '@/core/kit/records/workspace';
 import { EXTRAS_ID, type HaloDatabase } from './db';
 import { readJudgement } from './judgement';
 
-/** The gear, without the rigs put together from it. Read at one moment. */
-export const loadKit = (
-  db: HaloDatabase,
-): Promise<Omit<Workspace, 'rigs' | 'measurements' | 'judgement'>> =>
-  db.transaction('r', [db.mounts, db.bodies, db.lenses, db.parts, db.markings], async () => ({
+/** All of it. */
+export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
+  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
     mounts: await db.mounts.toArray(),
     bodies: await db.bodies.toArray(),
     lenses: await db.lenses.toArray(),
     parts: await db.parts.toArray(),
     markings: await db.markings.toArray(),
-  }));
-
-export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
-  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
-    ...(await loadKit(db)),
     rigs: await db.rigs.toArray(),
     measurements: await db.measurements.toArray(),
     judgement: await readJudgement(db),

@@ -166,6 +166,7 @@ describe.each(EARLIER)('a database written by version %i', (version) => {
   it('gives its backups back', async () => {
     const db = new HaloDatabase(await writtenBy(Math.max(3, version), version));
     const [backup] = await db.backups.toArray();
+    expect(backup!.size).toBe((await db.backupTexts.get(backup!.id))!.text.length);
     expect(await restoreBackup(db, backup!.id)).toBeNull();
     const lenses = await db.lenses.toArray();
     expect(lenses).toHaveLength(fixture(version).lenses!.length);

@@ -9,6 +9,7 @@ describe('troubles', () => {
 
   it.each([
     ['a full disk', named('AbortError', named('QuotaExceededError')), /no room left/],
+    ['a damaged database', named('UnknownError'), /seems damaged/],
     ['a newer database', named('VersionError'), /newer version/],
     ['a private window', named('OpenFailedError'), /does not let this page keep data/],
     ['a change that did not go through', named('AbortError'), /could not be stored/],

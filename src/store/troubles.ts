@@ -11,8 +11,10 @@ function namesOf(error: unknown): string[] {
   return names;
 }
 
-/** Names by which a browser's database says that it cannot be opened at all. */
-const NO_STORAGE = ['MissingAPIError', 'OpenFailedError', 'InvalidStateError', 'UnknownError'];
+/** Names by which a browser's database says that it cannot read what it keeps. */
+const DAMAGED = ['UnknownError', 'NotReadableError', 'EncodingError'];
+/** Names by which it says that it cannot be opened at all. */
+const NO_STORAGE = ['MissingAPIError', 'OpenFailedError', 'InvalidStateError', 'SecurityError'];
 /** Names by which it says that a change did not go through. */
 const NOT_WRITTEN = [
   'AbortError',
@@ -38,6 +40,9 @@ function storageSentence(error: unknown): string | null {
   if (said(['VersionError'])) {
     return 'This workspace was last opened by a newer version of the program; nothing was changed. Open it with that version.';
   }
+  if (said(DAMAGED)) {
+    return 'The browser cannot read what it stored here: it seems damaged; nothing was changed. Close every tab of the program and open it again. If that does not help, clear the data of this site and open the workspace file you saved last.';
+  }
   if (said(NO_STORAGE)) {
     return 'The browser does not let this page keep data, perhaps because of a private window; nothing was changed.';
   }
@@ -45,6 +50,18 @@ function storageSentence(error: unknown): string | null {
     ? 'The change could not be stored; nothing was changed. Try again, and save the workspace to a file.'
     : null;
 }
+
+/** What the browser may do to a database while the program stands open, and what is said then. */
+export const INTERRUPTED = {
+  newer:
+    'Another tab has opened a newer version of the program, which now keeps the workspace. Reload this page to go on with it.',
+  deleted:
+    'The data of this site was deleted while the page stood open. Reload it to begin anew, then open the workspace file you saved last.',
+  closed:
+    'The browser closed what it stores for this page, perhaps because its data was cleared. Reload it to see what is left.',
+  blocked:
+    'Another tab still holds the workspace as an earlier version of the program kept it. Close that tab; this one goes on by itself then.',
+} as const;
 
 /** A sentence for whatever was thrown. */
 export function troubleSentence(error: unknown): string {

@@ -1,42 +1,18 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { useSyncExternalStore } from 'react';
 import { db } from './instance';
 import { steps, type Steps } from './journal';
-import { troubleSentence } from './troubles';
-import { loadKit } from './load';
-import { readJudgement } from './judgement';
+import { mirrorOf, type OpenWorkspace } from './mirror';
 
-export type OpenWorkspace =
-  | { state: 'opening' }
-  | { state: 'open'; workspace: Workspace }
-  | { state: 'failed'; sentence: string };
+/** One for the page: it stays as one goes from room to room. */
+const mirror = mirrorOf(db);
 
-/** Whether the database can be opened at all; a live query would only wait. */
-function useOpening(): string | null {
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    db.open().catch((error: unknown) => setTrouble(troubleSentence(error)));
-  }, []);
-  return trouble;
-}
+const OPENING: OpenWorkspace = { state: 'opening' };
 
 /** The workspace as it stands, kept up to date with every change in this tab and others. */
-export function useWorkspace(): OpenWorkspace {
-  const trouble = useOpening();
-  const kit = useLiveQuery(() => loadKit(db));
-  const rigs = useLiveQuery(async () =>
-    (await db.rigs.toArray()).sort((a, b) => a.name.localeCompare(b.name)),
-  );
-  const measurements = useLiveQuery(() => db.measurements.toArray());
-  const judgement = useLiveQuery(() => readJudgement(db));
-  return useMemo(() => {
-    if (trouble !== null) return { state: 'failed', sentence: trouble };
-    if (!kit || !rigs || !measurements || !judgement) return { state: 'opening' };
-    return { state: 'open', workspace: { ...kit, rigs, measurements, judgement } };
-  }, [trouble, kit, rigs, measurements, judgement]);
-}
+export const useWorkspace = (): OpenWorkspace =>
+  useSyncExternalStore(mirror.subscribe, mirror.current, () => OPENING);
 
 const NO_STEPS: Steps = { undo: null, redo: null };
 
