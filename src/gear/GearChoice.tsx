@@ -1,10 +1,10 @@
 'use client';
 import type { Body } from '@/core/kit/records/body';
-import { Choice, type OptionGroup } from '@/ui/controls/Choice';
-import { modeOptions } from './options';
+import { Choice } from '@/ui/controls/Choice';
+import { modeOptions, type Offered } from './options';
 
 interface GearChoiceProps {
-  groups: OptionGroup[];
+  groups: Offered;
   chosen: string | null;
   onChoose: (id: string) => void;
   /** Its name over it, as a train reads; beside it elsewhere. */

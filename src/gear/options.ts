@@ -15,7 +15,7 @@ import {
   type PartOffer,
 } from '@/core/rig/search/offers';
 import type { Rig } from '@/core/rig/rig';
-import type { Option, OptionGroup } from '@/ui/controls/Choice';
+import { MANY, type ManyOptions, type Option, type OptionGroup } from '@/ui/controls/options';
 import { fixed } from '@/core/words/figures';
 
 type MountName = (id: string) => string;
@@ -43,6 +43,20 @@ type Facts<T> = (record: T) => string;
 /** Parts go by their own name: there are few makers, and the name has to fit a narrow place. */
 const labelOf = (record: Named): string => ('kind' in record ? record.name : fullName(record));
 
+/** Options that are put together only when the list opens, where there are many records. */
+const whenOpened = (records: readonly Named[], groups: () => OptionGroup[]): Offered => {
+  if (records.length <= MANY) return groups();
+  return {
+    groups,
+    labelOf: (id) => {
+      const found = records.find((r) => r.id === id);
+      return found ? labelOf(found) : null;
+    },
+  };
+};
+
+export type Offered = OptionGroup[] | ManyOptions;
+
 /** Offers under the heading of their grade, each with its facts and what speaks against it. */
 function graded<T extends Named>(offers: readonly Offer<T>[], facts: Facts<T>): OptionGroup[] {
   return GRADES.map((grade) => ({
@@ -65,11 +79,14 @@ const ungraded = <T extends Named>(records: readonly T[], facts: Facts<T>): Opti
   },
 ];
 
-export function lensOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
+export function lensOptions(workspace: Workspace, rig: Rig | null): Offered {
   const mountName = mountNames(workspace);
   const facts = (lens: Lens) =>
     `${mountName(lens.mountId)} · made for ${lens.designFormat.widthMm}×${lens.designFormat.heightMm}`;
-  return rig ? graded(lensOffers(rig, workspace.lenses), facts) : ungraded(workspace.lenses, facts);
+  const { lenses } = workspace;
+  return whenOpened(lenses, () =>
+    rig ? graded(lensOffers(rig, lenses), facts) : ungraded(lenses, facts),
+  );
 }
 
 /** Every lens by its own name alone, where a whole one would be cut. */
@@ -80,10 +97,13 @@ export const lensNames = (workspace: Workspace): OptionGroup[] => [
   },
 ];
 
-export function bodyOptions(workspace: Workspace, rig: Rig | null): OptionGroup[] {
+export function bodyOptions(workspace: Workspace, rig: Rig | null): Offered {
   const mountName = mountNames(workspace);
   const facts = (body: Body) => mountName(body.mountId);
-  return rig ? graded(bodyOffers(rig, workspace.bodies), facts) : ungraded(workspace.bodies, facts);
+  const { bodies } = workspace;
+  return whenOpened(bodies, () =>
+    rig ? graded(bodyOffers(rig, bodies), facts) : ungraded(bodies, facts),
+  );
 }
 
 /** The rigs of the workspace. */
@@ -113,24 +133,26 @@ const partFacts =
   };
 
 /** Parts for the place of the one at `index`. */
-export function swapOptions(workspace: Workspace, rig: Rig | null, index: number): OptionGroup[] {
+export function swapOptions(workspace: Workspace, rig: Rig | null, index: number): Offered {
   const facts = partFacts(mountNames(workspace));
-  return rig
-    ? graded(swapOffers(rig, index, workspace.parts), facts)
-    : ungraded(workspace.parts, facts);
+  const { parts } = workspace;
+  return whenOpened(parts, () =>
+    rig ? graded(swapOffers(rig, index, parts), facts) : ungraded(parts, facts),
+  );
 }
 
 /** Parts to put in besides those there, and where each would go. */
 export function addOptions(
   workspace: Workspace,
   rig: Rig | null,
-): { groups: OptionGroup[]; placeOf: (partId: string) => number } {
+): { groups: Offered; placeOf: (partId: string) => number } {
   const facts = partFacts(mountNames(workspace));
-  const offers: readonly PartOffer[] = rig ? addOffers(rig, workspace.parts) : [];
-  const places = new Map(offers.map((o) => [o.record.id, o.index]));
+  const { parts } = workspace;
+  let known: readonly PartOffer[] | null = null;
+  const offers = (): readonly PartOffer[] => (known ??= rig ? addOffers(rig, parts) : []);
   return {
-    groups: rig ? graded(offers, facts) : ungraded(workspace.parts, facts),
-    placeOf: (id) => places.get(id) ?? 0,
+    groups: whenOpened(parts, () => (rig ? graded(offers(), facts) : ungraded(parts, facts))),
+    placeOf: (id) => offers().find((o) => o.record.id === id)?.index ?? 0,
   };
 }
 

@@ -3,9 +3,10 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
-import { keepBackup, listBackups, restoreBackup } from '@/store/backups';
+import { listBackups } from '@/store/backups';
 import type { Backup } from '@/store/db';
 import { db } from '@/store/instance';
+import { kept } from '@/store/keeper';
 import { LineButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
@@ -96,18 +97,17 @@ export function BackupsDialog({ tell, onClose }: BackupsDialogProps) {
   const backups = useLiveQuery(() => listBackups(db)) ?? [];
   const keep = () =>
     guarded(tell, async () => {
-      const kept = await keepBackup(db, 'by hand', Date.now());
-      if (!kept) tell({ kind: 'said', text: 'The newest backup already holds all there is.' });
+      if (!(await kept((keeper) => keeper.keepBackup('by hand'))))
+        tell({ kind: 'said', text: 'The newest backup already holds all there is.' });
     });
   const save = ({ id }: Backup) =>
     guarded(tell, async () => {
-      const kept = await db.backupTexts.get(id);
-      if (kept) download(`wandering-halo-backup-${id}.json`, kept.text);
+      const found = await db.backupTexts.get(id);
+      if (found) download(`wandering-halo-backup-${id}.json`, found.text);
     });
   const restore = (backup: Backup) =>
     guarded(tell, async () => {
-      await keepBackup(db, 'before a backup was restored', Date.now());
-      const trouble = await restoreBackup(db, backup.id);
+      const trouble = await kept((keeper) => keeper.restoreBackup(backup.id));
       tell(
         trouble === null
           ? { kind: 'said', text: `Back to ${whenWords(backup.at)}. Undo takes it back.` }

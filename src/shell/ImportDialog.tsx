@@ -1,21 +1,9 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import {
-  TABLE_NAMES,
-  TABLE_WORDS,
-  type TableName,
-  type Workspace,
-  type WorkspaceFile,
-} from '@/core/kit/records/workspace';
-import {
-  importItems,
-  onlyHere,
-  type ImportItem,
-  type ImportMode,
-  type ItemState,
-} from '@/store/importing';
-import { isEmpty } from '@/store/load';
+import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
+import type { ImportItem, ImportMode, ImportPreview, ItemState } from '@/store/importing';
+import type { Keeper } from '@/store/keeper';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { Fold } from '@/ui/controls/Fold';
@@ -24,18 +12,15 @@ import { engraved } from '@/ui/theme/type';
 
 export interface PendingImport {
   fileName: string;
-  file: WorkspaceFile;
-  /** Records changed here by hand, as "table/id". */
-  changedByHand: ReadonlySet<string>;
+  preview: ImportPreview;
+  /** Holds the file until it is brought in or left. */
+  keeper: Keeper;
 }
-
-/** Which records of the file are taken; null for all of them. */
-export type Takes = ((table: TableName, id: string) => boolean) | null;
 
 interface ImportDialogProps {
   pending: PendingImport;
-  here: Workspace;
-  onChoose: (mode: ImportMode, takes: Takes) => void;
+  /** Told the records that are left out, as "table/id". */
+  onChoose: (mode: ImportMode, leftOut: readonly string[]) => void;
   onClose: () => void;
 }
 
@@ -80,15 +65,7 @@ const STATE_WORDS: Record<ItemState, string> = {
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const keyOf = ({ table, id }: Pick<ImportItem, 'table' | 'id'>): string => `${table}/${id}`;
 
-interface CountsTableProps {
-  items: readonly ImportItem[];
-  here: Workspace;
-  file: Workspace;
-}
-
-function CountsTable({ items, here, file }: CountsTableProps) {
-  const count = (table: TableName, state: ItemState) =>
-    items.filter((i) => i.table === table && i.state === state).length;
+function CountsTable({ counts }: Pick<ImportPreview, 'counts'>) {
   return (
     <Counts>
       <thead>
@@ -109,9 +86,9 @@ function CountsTable({ items, here, file }: CountsTableProps) {
           <tr key={table}>
             <th scope="row">{capital(TABLE_WORDS[table][1])}</th>
             {STATES.map((state) => (
-              <td key={state}>{count(table, state)}</td>
+              <td key={state}>{counts[table][state]}</td>
             ))}
-            <td>{onlyHere(here, file, table)}</td>
+            <td>{counts[table]['only here']}</td>
           </tr>
         ))}
       </tbody>
@@ -119,37 +96,35 @@ function CountsTable({ items, here, file }: CountsTableProps) {
   );
 }
 
+/** More than these are not listed one by one. */
+const MOST_LISTED = 200;
+
 /** What a file would bring, record by record, before any of it is written. */
-export function ImportDialog({ pending, here, onChoose, onClose }: ImportDialogProps) {
-  const { file, fileName, changedByHand } = pending;
-  const [items] = useState(() => importItems(here, file, changedByHand));
+export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) {
+  const { fileName, preview } = pending;
+  const { isFresh, counts, differing } = preview;
+  const conflicts = differing.filter((i) => i.state === 'conflict');
   // What was changed here as well is kept unless one says otherwise.
-  const [left, setLeft] = useState<ReadonlySet<string>>(
-    () => new Set(items.filter((i) => i.state === 'conflict').map(keyOf)),
-  );
-  const fresh = isEmpty(here);
-  const open = items.filter((i) => i.state !== 'same');
-  const conflicts = open.filter((i) => i.state === 'conflict').length;
+  const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(conflicts.map(keyOf)));
   const turn = (item: ImportItem, take: boolean) => {
     const next = new Set(left);
     if (take) next.delete(keyOf(item));
     else next.add(keyOf(item));
     setLeft(next);
   };
-  const order: readonly ItemState[] = ['conflict', 'changed', 'new'];
-  const listed = open.toSorted((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+  const unlisted = differing.length - MOST_LISTED;
   return (
     <DialogSheet title={`Open ${fileName}`} open onClose={onClose}>
       <p>Nothing is written yet. Whatever you choose is one step that undo takes back.</p>
-      <CountsTable items={items} here={here} file={file} />
-      {!fresh && open.length > 0 && (
+      <CountsTable counts={counts} />
+      {!isFresh && differing.length > 0 && (
         <Fold
           title="Take, one by one"
-          summary={`${open.length - left.size} of ${open.length}`}
-          startsOpen={conflicts > 0}
+          summary={`${differing.length - left.size} of ${differing.length}`}
+          startsOpen={conflicts.length > 0}
         >
           <Items>
-            {listed.map((item) => (
+            {differing.slice(0, MOST_LISTED).map((item) => (
               <FlagField
                 key={keyOf(item)}
                 label={`${item.name}: ${TABLE_WORDS[item.table][0]}, ${STATE_WORDS[item.state]}`}
@@ -157,25 +132,25 @@ export function ImportDialog({ pending, here, onChoose, onClose }: ImportDialogP
                 onTurn={(take) => turn(item, take)}
               />
             ))}
+            {unlisted > 0 && (
+              <p>and {unlisted} more: they are taken, but for what was changed here too.</p>
+            )}
           </Items>
         </Fold>
       )}
       <DialogActions>
         <TextButton onPress={onClose}>Leave it</TextButton>
-        {!fresh && (
-          <LineButton onPress={() => onChoose('replace everything', null)}>
+        {!isFresh && (
+          <LineButton onPress={() => onChoose('replace everything', [])}>
             Replace all I have
           </LineButton>
         )}
         <MainButton
           onPress={() =>
-            onChoose(
-              fresh ? 'replace everything' : 'add and update',
-              fresh ? null : (table, id) => !left.has(keyOf({ table, id })),
-            )
+            onChoose(isFresh ? 'replace everything' : 'add and update', isFresh ? [] : [...left])
           }
         >
-          {fresh ? 'Open it' : 'Add new, update changed'}
+          {isFresh ? 'Open it' : 'Add new, update changed'}
         </MainButton>
       </DialogActions>
     </DialogSheet>

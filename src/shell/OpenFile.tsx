@@ -1,15 +1,13 @@
 'use client';
-import type { Workspace } from '@/core/kit/records/workspace';
 import { ImportDialog } from './ImportDialog';
 import type { useFiles } from './useFiles';
 
 interface OpenFileProps {
   files: ReturnType<typeof useFiles>;
-  here: Workspace;
 }
 
 /** The browser's file picker, and what a picked file would bring. */
-export function OpenFile({ files, here }: OpenFileProps) {
+export function OpenFile({ files }: OpenFileProps) {
   return (
     <>
       <input
@@ -21,16 +19,11 @@ export function OpenFile({ files, here }: OpenFileProps) {
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
-          if (file) void files.read(file);
+          if (file) files.read(file);
         }}
       />
       {files.pending && (
-        <ImportDialog
-          pending={files.pending}
-          here={here}
-          onChoose={files.write}
-          onClose={files.leave}
-        />
+        <ImportDialog pending={files.pending} onChoose={files.write} onClose={files.leave} />
       )}
     </>
   );

@@ -5,6 +5,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { keepBackups } from '@/store/backups';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';
+import { kept } from '@/store/keeper';
 import { isEmpty } from '@/store/load';
 import type { OpenWorkspace } from '@/store/mirror';
 import { useWorkspace } from '@/store/useWorkspace';
@@ -58,7 +59,7 @@ export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   const demoLoaded = useDemo(loadDemoWhenEmpty);
   const arrived = useArrived(open);
   const waiting = open.state === 'opening' || demoLoaded === null || (demoLoaded && !arrived);
-  useEffect(() => keepBackups(db), []);
+  useEffect(() => keepBackups(db, (reason) => kept((keeper) => keeper.keepBackup(reason))), []);
   return (
     <Room>
       {open.state === 'failed' && (

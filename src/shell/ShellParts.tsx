@@ -23,7 +23,7 @@ export function ShellParts({ shell, workspace, shortcuts }: ShellPartsProps) {
   const closeNotice = useCallback(() => tell(null), [tell]);
   return (
     <>
-      <OpenFile files={shell.files} here={workspace} />
+      <OpenFile files={shell.files} />
       {dialog === 'help' && <HelpDialog shortcuts={shortcuts} onClose={close} />}
       {dialog === 'judgement' && (
         <JudgementDialog judgement={workspace.judgement} onJudge={shell.judge} onClose={close} />

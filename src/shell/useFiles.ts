@@ -1,16 +1,15 @@
 'use client';
 import { useMemo, useRef, useState } from 'react';
-import { problemText } from '@/core/words/problem';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { tideMillLoader } from '@/store/demo';
 import { db } from '@/store/instance';
-import { keepBackup } from '@/store/backups';
-import { changedHere } from '@/store/journal';
-import { importWorkspace, type ImportMode } from '@/store/importing';
+import type { ImportMode } from '@/store/importing';
+import { asked, openKeeper } from '@/store/keeper';
+import { troubleSentence } from '@/store/troubles';
 import { isEmpty } from '@/store/load';
 import type { MenuAction } from '@/ui/controls/MenuButton';
-import { readWorkspaceFile, saveWorkspaceFile } from './files';
-import type { PendingImport, Takes } from './ImportDialog';
+import { saveWorkspaceFile } from './files';
+import type { PendingImport } from './ImportDialog';
 import { guarded, type Tell } from './tell';
 
 /** Workspace files and the demo. */
@@ -45,22 +44,39 @@ export function useFiles(workspace: Workspace, tell: Tell) {
     return { open: pick, demo: load, actions: list };
   }, [empty, tell]);
 
-  const read = async (file: File) => {
-    const result = await readWorkspaceFile(file);
-    if (result.ok) {
-      const changedByHand = await changedHere(db);
-      setPending({ fileName: file.name, file: result.value, changedByHand });
-    } else tell({ kind: 'trouble', text: `${problemText(result.problems)}\nNothing was changed.` });
-  };
-  const write = (mode: ImportMode, takes: Takes) => {
-    if (!pending) return;
-    const { file, fileName } = pending;
+  const leave = () => {
+    pending?.keeper.close();
     setPending(null);
+  };
+  const read = (file: File) => {
+    pending?.keeper.close();
+    setPending(null);
+    const keeper = openKeeper();
+    tell({ kind: 'said', text: `Reading ${file.name}…` });
+    asked(keeper, (k) => k.read(file)).then(
+      (preview) => {
+        tell(null);
+        setPending({ fileName: file.name, preview, keeper });
+      },
+      (error: unknown) => {
+        keeper.close();
+        tell({ kind: 'trouble', text: `${troubleSentence(error)}\nNothing was changed.` });
+      },
+    );
+  };
+  const write = (mode: ImportMode, leftOut: readonly string[]) => {
+    if (!pending) return;
+    const { fileName, keeper } = pending;
+    setPending(null);
+    tell({ kind: 'said', text: `Opening ${fileName}…` });
     guarded(tell, async () => {
-      await keepBackup(db, `before ${fileName}`, Date.now());
-      await importWorkspace(db, file, mode, `Open ${fileName}`, takes ?? undefined);
+      try {
+        await asked(keeper, (k) => k.bringIn(mode, leftOut));
+      } finally {
+        keeper.close();
+      }
       tell({ kind: 'said', text: `${fileName} is open. Undo takes it back.` });
     });
   };
-  return { input, pending, leave: () => setPending(null), read, write, demo, open, actions };
+  return { input, pending, leave, read, write, demo, open, actions };
 }

@@ -53,13 +53,15 @@ export async function keepBackup(db: HaloDatabase, reason: string, at: number): 
   });
 }
 
-/** Keeps backups while a room is open; answers how to stop. */
-export function keepBackups(db: HaloDatabase): () => void {
+/** Keeps backups while a room is open, by `keepOne`; answers how to stop. */
+export function keepBackups(
+  db: HaloDatabase,
+  keepOne: (reason: string) => Promise<unknown>,
+): () => void {
   const keep = async () => {
     const last = await lastKept(db);
     // A clock put back leaves the last one in the future: it says nothing of how long ago that was.
-    if (!last || Math.abs(Date.now() - last.at) >= EVERY_MS)
-      await keepBackup(db, 'from time to time', Date.now());
+    if (!last || Math.abs(Date.now() - last.at) >= EVERY_MS) await keepOne('from time to time');
   };
   // A backup that does not come about must never stand in the way; the next one may.
   const tryTo = () => void keep().catch(() => undefined);

@@ -13,7 +13,7 @@ import {
 import { arbitraryOf } from '../../tests/support/arbitraries';
 import { freshDatabase, names, rename, sorted } from '../../tests/support/database';
 import type { HaloDatabase } from './db';
-import { importItems, importWorkspace, onlyHere } from './importing';
+import { importWorkspace, previewOf } from './importing';
 import { changedHere, undo } from './journal';
 import { isEmpty, loadWorkspace, loadWorkspaceFile } from './load';
 
@@ -62,10 +62,12 @@ describe('importing a workspace', () => {
       ...file,
       mounts: [...file.mounts, { ...tideMill.mounts[3]!, name: 'renamed there' }],
     };
-    const items = importItems(here, both, await changedHere(db));
-    expect(items.map((i) => i.state)).toEqual(['same', 'changed', 'new', 'conflict']);
-    expect(onlyHere(here, both, 'mounts')).toBe(tideMill.mounts.length - 3);
-    expect(onlyHere(here, both, 'rigs')).toBe(tideMill.rigs.length);
+    const { counts, differing, isFresh } = previewOf(here, both, await changedHere(db));
+    expect(isFresh).toBe(false);
+    expect(differing.map((i) => i.state)).toEqual(['conflict', 'changed', 'new']);
+    const only = tideMill.mounts.length - 3;
+    expect(counts.mounts).toEqual({ new: 1, changed: 1, same: 1, conflict: 1, 'only here': only });
+    expect(counts.rigs['only here']).toBe(tideMill.rigs.length);
   });
 
   it('takes only what is chosen, one by one', async () => {
@@ -128,8 +130,9 @@ describe('a file against what is here', () => {
     const turned = tideMill.mounts.map(
       (m) => Object.fromEntries(Object.entries(m).reverse()) as unknown as typeof m,
     );
-    const items = importItems(tideMill, { ...EMPTY_WORKSPACE, mounts: turned }, new Set());
-    expect(new Set(items.map((i) => i.state))).toEqual(new Set(['same']));
+    const preview = previewOf(tideMill, { ...EMPTY_WORKSPACE, mounts: turned }, new Set());
+    expect(preview.differing).toEqual([]);
+    expect(preview.counts.mounts.same).toBe(turned.length);
     const file = { ...EMPTY_WORKSPACE, mounts: turned };
     expect((await importWorkspace(db, file, 'add and update', 'Open')).written).toBe(false);
   });

@@ -8,7 +8,7 @@ import {
 } from '@/core/kit/records/workspace';
 import { EXTRAS_ID, JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
 import { commit, type Committed, type Write } from './journal';
-import { loadWorkspace, readExtras } from './load';
+import { isEmpty, loadWorkspace, readExtras } from './load';
 
 const KNOWN_KEYS = new Set<string>([...TABLE_NAMES, 'judgement', 'format', 'version']);
 
@@ -28,7 +28,7 @@ export interface ImportItem {
 }
 
 /** What an import would meet, record by record; `changedByHand` names records as "table/id". */
-export function importItems(
+function importItems(
   here: Workspace,
   file: Workspace,
   changedByHand: ReadonlySet<string>,
@@ -51,10 +51,43 @@ export function importItems(
 }
 
 /** Records that are here and not in the file. */
-export const onlyHere = (here: Workspace, file: Workspace, table: TableName): number => {
+const onlyHere = (here: Workspace, file: Workspace, table: TableName): number => {
   const ids = new Set(file[table].map((r) => r.id));
   return here[table].filter((r) => !ids.has(r.id)).length;
 };
+
+/** How many records of a table are in each state, and how many are not in the file. */
+export type ImportCounts = Record<ItemState | 'only here', number>;
+
+/** What a file would bring, before any of it is written. */
+export interface ImportPreview {
+  /** Whether there is nothing here yet. */
+  isFresh: boolean;
+  counts: Record<TableName, ImportCounts>;
+  /** Records that differ, those that were changed here as well first. */
+  differing: ImportItem[];
+}
+
+const BY_URGENCY: readonly ItemState[] = ['conflict', 'changed', 'new'];
+
+export function previewOf(
+  here: Workspace,
+  file: Workspace,
+  changedByHand: ReadonlySet<string>,
+): ImportPreview {
+  const items = importItems(here, file, changedByHand);
+  const counts = Object.fromEntries(
+    TABLE_NAMES.map((table): [TableName, ImportCounts] => {
+      const of = { new: 0, changed: 0, same: 0, conflict: 0 };
+      for (const item of items) if (item.table === table) of[item.state] += 1;
+      return [table, { ...of, 'only here': onlyHere(here, file, table) }];
+    }),
+  ) as Record<TableName, ImportCounts>;
+  const differing = items
+    .filter((i) => i.state !== 'same')
+    .sort((a, b) => BY_URGENCY.indexOf(a.state) - BY_URGENCY.indexOf(b.state));
+  return { isFresh: isEmpty(here), counts, differing };
+}
 
 export type ImportMode = 'add and update' | 'replace everything';
 

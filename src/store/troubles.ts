@@ -63,8 +63,14 @@ export const INTERRUPTED = {
     'Another tab still holds the workspace as an earlier version of the program kept it. Close that tab; this one goes on by itself then.',
 } as const;
 
+/** What went wrong elsewhere, with the sentence that is said of it. */
+export class Told extends Error {
+  override readonly name = 'Told';
+}
+
 /** A sentence for whatever was thrown. */
 export function troubleSentence(error: unknown): string {
+  if (error instanceof Told) return error.message;
   if (error instanceof RefusedRecord)
     return `Nothing was changed: ${problemText(error.problems, 2)}`;
   if (error instanceof GoneRecord)

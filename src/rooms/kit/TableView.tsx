@@ -54,12 +54,19 @@ export function TableView(props: TableViewProps) {
     return { mountName: (id) => names.get(id) ?? id };
   }, [workspace.mounts]);
   const all: readonly Tables[TableName][] = workspace[table];
-  const shown = useMemo(() => {
+  const words = useMemo(() => {
     const columns = COLUMNS[table] as readonly TableColumn<Tables[TableName]>[];
-    const words = (record: Tables[TableName]) =>
-      [...columns.map((c) => c.text(record, context)), record.note].join(' ');
-    return filtered(table, all, filter, words);
-  }, [table, all, filter, context]);
+    const known = new WeakMap<Tables[TableName], string>();
+    // What a record says is put together once, not with every letter of a search.
+    return (record: Tables[TableName]): string => {
+      const kept = known.get(record);
+      if (kept !== undefined) return kept;
+      const said = [...columns.map((c) => c.text(record, context)), record.note].join(' ');
+      known.set(record, said.toLowerCase());
+      return said.toLowerCase();
+    };
+  }, [table, context]);
+  const shown = useMemo(() => filtered(table, all, filter, words), [table, all, filter, words]);
   return (
     <Middle
       aria-label="Records"

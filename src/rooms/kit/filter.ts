@@ -22,7 +22,7 @@ const mountsOf = (record: Tables[KitTable]): string[] => {
   return 'registerMm' in record ? [record.id] : [];
 };
 
-/** The records that pass; `words` says a record in words, for searching. */
+/** The records that pass; `words` says a record in small letters, for searching. */
 export function filtered<T extends KitTable>(
   table: T,
   records: readonly Tables[T][],
@@ -37,7 +37,7 @@ export function filtered<T extends KitTable>(
       if (!mountIds.some((id) => has.includes(id))) return false;
     }
     if (sought.length === 0) return true;
-    const text = words(record).toLowerCase();
+    const text = words(record);
     return sought.every((word) => text.includes(word));
   });
 }

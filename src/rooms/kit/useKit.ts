@@ -4,8 +4,8 @@ import { withValueAt } from '@/core/kit/fields/paths';
 import { stillEstimated } from '@/core/kit/records/lens';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
-import { keepBackup } from '@/store/backups';
 import { db } from '@/store/instance';
+import { kept } from '@/store/keeper';
 import { commit, edited, type Write } from '@/store/journal';
 import { stored, type Tell } from '@/shell/tell';
 
@@ -84,8 +84,7 @@ export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void
         tell({ kind: 'said', text: `${one(table, records)} deleted. Undo brings it back.` });
       },
       bringIn: async (label, writes) => {
-        await keepBackup(db, `before: ${label}`, Date.now());
-        await commit(db, label, writes, { origin: 'file' });
+        await kept((keeper) => keeper.write(label, writes));
       },
     };
   }, [tell, onOpen]);

@@ -7,17 +7,21 @@ import { METHOD_VERSION } from '@/core/measure/method';
 import { download } from '@/shell/files';
 import { LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
-import { engraved, PHONE } from '@/ui/theme/type';
+import { Grid, type GridColumn, type GridSort } from '@/ui/grid/Grid';
+import { sortedBy, type SortedColumn } from '@/ui/grid/sorted';
+import { PHONE } from '@/ui/theme/type';
 import { fixed, signed } from '@/core/words/figures';
 
 const Place = styled.section`
   min-width: 0;
   min-height: 0;
-  overflow: auto;
-  padding: 12px 16px 20px;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  padding: 12px 16px 0;
   grid-column: 2 / -1;
   @media ${PHONE} {
     grid-column: auto;
+    height: 78vh;
   }
 `;
 
@@ -27,35 +31,6 @@ const Bar = styled.div`
   align-items: center;
   gap: 14px;
   margin-bottom: 8px;
-`;
-
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  th {
-    text-align: left;
-    font-weight: inherit;
-    color: var(--muted);
-    font-size: 12px;
-  }
-  th,
-  td {
-    padding: 5px 12px 5px 0;
-    border-bottom: 1px solid var(--line);
-    white-space: nowrap;
-  }
-  td.figure {
-    ${engraved}
-    text-align: right;
-  }
-  th.figure {
-    text-align: right;
-  }
-  td.name {
-    white-space: normal;
-    overflow-wrap: anywhere;
-    min-width: 120px;
-  }
 `;
 
 const Drift = styled.span<{ $far: boolean }>`
@@ -82,13 +57,23 @@ const halfOf = ({ halfLightMm, lowerBoundMm }: Measurement): string =>
     ? `${fixed(halfLightMm.value, 2)} (${fixed(halfLightMm.low, 2)}–${fixed(halfLightMm.high, 2)})`
     : `≥ ${fixed(lowerBoundMm, 2)}`;
 
-/** What a prediction missed by, and whether the measurement's own interval excuses it. */
+/** What a prediction missed by, mm; null where nothing was expected or no edge seen. */
+const offBy = ({ halfLightMm: half, predictedHalfLightMm: told }: Measurement): number | null =>
+  half && told !== null ? told - half.value : null;
+
+const offWords = (entry: Measurement): string => {
+  const off = offBy(entry);
+  return off === null ? '' : signed(off, 2);
+};
+
+/** The same, and whether the measurement's own interval excuses it. */
 function Off({ entry }: { entry: Measurement }) {
   const { halfLightMm: half, predictedHalfLightMm: told } = entry;
   if (!half || told === null) return null;
-  const off = told - half.value;
-  return <Drift $far={told < half.low - 0.5 || told > half.high + 0.5}>{signed(off, 2)}</Drift>;
+  return <Drift $far={told < half.low - 0.5 || told > half.high + 0.5}>{offWords(entry)}</Drift>;
 }
+
+type Names = ReadonlyMap<string, string>;
 
 /** Writing CSV is loaded only when it is needed. */
 async function saveLog(
@@ -99,54 +84,83 @@ async function saveLog(
   download('wandering-halo-log.csv', logCsv(shown, names), 'text/csv');
 }
 
-interface LogTableProps {
-  shown: readonly Measurement[];
-  /** Names of lenses and parts by id. */
-  names: ReadonlyMap<string, string>;
-}
+const frameWords = (m: Measurement): string =>
+  [
+    m.note ? `${m.name}: ${m.note}` : m.name,
+    m.replacesId && '(measured anew)',
+    m.sampleId === null && '(log only)',
+  ]
+    .filter(Boolean)
+    .join(' ');
 
-function LogTable({ shown, names }: LogTableProps) {
-  return (
-    <Table>
-      <thead>
-        <tr>
-          <th>When</th>
-          <th>Lens</th>
-          <th className="figure">Set to</th>
-          <th className="figure">Half light, mm</th>
-          <th className="figure">Expected</th>
-          <th className="figure">Off by</th>
-          <th className="figure">−1 stop</th>
-          <th>Frame, note</th>
-        </tr>
-      </thead>
-      <tbody>
-        {shown.map((m) => (
-          <tr key={m.id}>
-            <td>{m.takenAt.slice(0, 16).replace('T', ' ')}</td>
-            <td className="name">
-              {[m.lensId, ...m.partIds].map((id) => names.get(id) ?? id).join(' + ')}
-            </td>
-            <td className="figure">
-              {m.focalMm} mm f/{m.fNumber}
-            </td>
-            <td className="figure">{halfOf(m)}</td>
-            <td className="figure">{radius(m.predictedHalfLightMm)}</td>
-            <td className="figure">
-              <Off entry={m} />
-            </td>
-            <td className="figure">{radius(m.minus1Mm)}</td>
-            <td className="name">
-              {m.name}
-              {m.note && `: ${m.note}`}
-              {m.replacesId && ' (measured anew)'}
-              {m.sampleId === null && ' (log only)'}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </Table>
-  );
+type LogColumn = GridColumn<Measurement> & SortedColumn<Measurement>;
+
+/** The columns of the log; `names` are those of lenses and parts by id. */
+const columnsOf = (names: ReadonlyMap<string, string>): readonly LogColumn[] => [
+  {
+    id: 'when',
+    title: 'When',
+    width: 2.1,
+    text: (m) => m.takenAt.slice(0, 16).replace('T', ' '),
+  },
+  {
+    id: 'lens',
+    title: 'Lens',
+    width: 3,
+    text: (m) => [m.lensId, ...m.partIds].map((id) => names.get(id) ?? id).join(' + '),
+  },
+  {
+    id: 'set',
+    title: 'Set to',
+    width: 1.7,
+    figure: true,
+    text: (m) => `${m.focalMm} mm f/${m.fNumber}`,
+    order: (m) => m.focalMm,
+  },
+  {
+    id: 'half',
+    title: 'Half light, mm',
+    width: 2.4,
+    figure: true,
+    text: halfOf,
+    order: (m) => m.halfLightMm?.value ?? m.lowerBoundMm,
+  },
+  {
+    id: 'expected',
+    title: 'Expected',
+    width: 1.2,
+    figure: true,
+    text: (m) => radius(m.predictedHalfLightMm),
+    order: (m) => m.predictedHalfLightMm,
+  },
+  {
+    id: 'off',
+    title: 'Off by',
+    width: 1.1,
+    figure: true,
+    text: offWords,
+    cell: (m) => <Off entry={m} />,
+    order: (m) => {
+      const off = offBy(m);
+      return off === null ? null : Math.abs(off);
+    },
+  },
+  {
+    id: 'minus1',
+    title: '−1 stop',
+    width: 1.1,
+    figure: true,
+    text: (m) => radius(m.minus1Mm),
+    order: (m) => m.minus1Mm,
+  },
+  { id: 'frame', title: 'Frame, note', width: 3, text: frameWords },
+];
+
+function LogTable({ shown, names }: { shown: readonly Measurement[]; names: Names }) {
+  const [sort, setSort] = useState<GridSort>({ column: 'when', isDescending: true });
+  const columns = useMemo(() => columnsOf(names), [names]);
+  const sorted = useMemo(() => sortedBy(shown, columns, sort), [shown, columns, sort]);
+  return <Grid label="Log" columns={columns} records={sorted} sort={sort} onSort={setSort} />;
 }
 
 /** Everything that was measured, newest first, with what had been expected. */
@@ -158,10 +172,7 @@ export function Log({ workspace, busy, onAgain }: LogProps) {
   );
   const all = workspace.measurements;
   const shown = useMemo(
-    () =>
-      all
-        .filter((m) => lensId === '' || m.lensId === lensId)
-        .sort((a, b) => b.takenAt.localeCompare(a.takenAt)),
+    () => all.filter((m) => lensId === '' || m.lensId === lensId),
     [all, lensId],
   );
   const replaced = new Set(all.map((m) => m.replacesId));

@@ -1,0 +1,125 @@
+'use client';
+import { ChevronDown } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Autocomplete, Dialog, DialogTrigger, Input, SearchField } from 'react-aria-components';
+import styled from 'styled-components';
+import { oneLine } from '../theme/type';
+import { fieldLook, labelLook, Trigger, type ChoiceLook, type Look } from './choiceLook';
+import { OptionList } from './OptionList';
+import { searchOf, type ManyOptions } from './options';
+import { Sheet } from './surfaces';
+
+const Field = styled.div<Look>`
+  ${fieldLook}
+`;
+
+const FieldLabel = styled.span<{ $bare: boolean }>`
+  ${labelLook}
+`;
+
+const Value = styled.span<{ $none: boolean }>`
+  ${oneLine}
+  min-width: 0;
+  color: ${(p) => (p.$none ? 'var(--amber)' : 'inherit')};
+`;
+
+const SearchInput = styled(Input)`
+  display: block;
+  width: calc(100% - 16px);
+  margin: 8px;
+  padding: 6px 8px;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--raised);
+`;
+
+const Found = styled.div`
+  max-height: 360px;
+  overflow: auto;
+  min-width: 260px;
+`;
+
+const More = styled.p`
+  padding: 7px 12px;
+  font-size: 12px;
+  color: var(--muted);
+`;
+
+const Plain = styled(Dialog)`
+  outline: none;
+`;
+
+interface SearchProps {
+  label: string;
+  many: ManyOptions;
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}
+
+/** A long list behind a search field; put together when it opens. */
+function Search({ label, many, chosen, onChoose }: SearchProps) {
+  const [sought, setSought] = useState('');
+  const search = useMemo(() => searchOf(many.groups()), [many]);
+  const { groups, more } = useMemo(() => search(sought), [search, sought]);
+  return (
+    <Autocomplete inputValue={sought} onInputChange={setSought}>
+      <SearchField aria-label={`Search ${label.toLowerCase()}`} autoFocus>
+        <SearchInput placeholder="search" />
+      </SearchField>
+      <Found>
+        <OptionList
+          aria-label={label}
+          groups={groups}
+          selectionMode="single"
+          selectedKeys={chosen === null ? [] : [chosen]}
+          onAction={(key) => onChoose(String(key))}
+        />
+        {groups.length === 0 && <More role="status">Nothing here has these words.</More>}
+        {more > 0 && (
+          <More>and {more.toLocaleString('en')} more: a word or a figure narrows them.</More>
+        )}
+      </Found>
+    </Autocomplete>
+  );
+}
+
+interface SearchedChoiceProps extends SearchProps, ChoiceLook {
+  placeholder?: string;
+}
+
+/** One of very many, found by what one remembers of it. */
+export function SearchedChoice(props: SearchedChoiceProps) {
+  const { label, many, chosen, onChoose, placeholder = 'choose' } = props;
+  const { stacked = false, bare = false, inForm = false } = props;
+  const [isOpen, setOpen] = useState(false);
+  const shown = chosen === null ? null : many.labelOf(chosen);
+  return (
+    <Field $stacked={stacked} $bare={bare} $inForm={inForm}>
+      <FieldLabel $bare={bare}>{label}</FieldLabel>
+      <DialogTrigger isOpen={isOpen} onOpenChange={setOpen}>
+        <Trigger
+          $stacked={stacked}
+          $inForm={inForm}
+          aria-label={`${label}: ${shown ?? placeholder}`}
+          aria-haspopup="dialog"
+        >
+          <Value $none={shown === null}>{shown ?? placeholder}</Value>
+          <ChevronDown size={13} aria-hidden="true" />
+        </Trigger>
+        <Sheet>
+          <Plain aria-label={label}>
+            <Search
+              label={label}
+              many={many}
+              chosen={chosen}
+              onChoose={(id) => {
+                setOpen(false);
+                if (id !== chosen) onChoose(id);
+              }}
+            />
+          </Plain>
+        </Sheet>
+      </DialogTrigger>
+    </Field>
+  );
+}
