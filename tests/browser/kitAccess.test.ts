@@ -108,7 +108,7 @@ describe('by keyboard alone', () => {
     const [name] = await kit.rows();
     const focused = () =>
       kit.driver.executeScript<string>(
-        'return document.activeElement.closest("[role=row]")?.textContent ?? ""',
+        'return document.getElementById(document.activeElement.getAttribute("aria-activedescendant"))?.textContent ?? ""',
       );
     for (let i = 0; i < 20 && !(await focused()).includes(name!); i++) {
       const inGrid = await kit.driver.executeScript<boolean>(

@@ -70,7 +70,7 @@ describe('a session on the simulated camera', () => {
     await practise();
     await room.keys('l');
     const log = await (await room.find('section[aria-label="Log"]')).getText();
-    expect(log).toMatch(/40 mm f\/8 .*\(.*–.*\)/);
+    expect(log).toMatch(/40 mm f\/8\s.*\(.*–.*\)/);
     await room.press('Save as CSV');
     const { text } = await room.download('.csv');
     const [head, ...rows] = text.trim().split('\r\n');

@@ -1,4 +1,5 @@
 /** Trade facts: common practice, no source, unless one is named. */
+import { evaluate } from '@/core/rig/report/evaluate';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../support/demo';
 import { deliveredFrame } from '@/core/frame/pipeline';
@@ -122,8 +123,7 @@ describe('angles of view on 36x24 (handbook table, computed)', () => {
 });
 
 describe('stopping down (common practice, no source)', () => {
-  it('makes a dark corner harder and blacker, and the dark part smaller', async () => {
-    const { evaluate } = await import('@/core/rig/report/evaluate');
+  it('makes a dark corner harder and blacker, and the dark part smaller', () => {
     const rig = demoRig('lamplight');
     const at = (fNumber: number) =>
       evaluate({ ...rig, settings: { ...rig.settings, fNumber, aspect: 1.5 } });

@@ -108,6 +108,72 @@ describe('how unsure a halo is, by what it rests on', () => {
   });
 });
 
+describe('what several samples leave unsure', () => {
+  const one = { frames: 1 } as const;
+  const both = (a: SampleTold, b: SampleTold, fNumber = 4) =>
+    evidenceFor(lensWith(sample({ id: 'a', ...a }), sample({ id: 'b', ...b })), at(fNumber));
+  /** A zoom with a sample at 40 and one at 60 mm; 49 mm lies about half way. */
+  const ends = (a: SampleTold, b: SampleTold, focalMm = 49) => {
+    const halo = [sample({ id: 'a', focalMm: 40, ...a }), sample({ id: 'b', focalMm: 60, ...b })];
+    const lens: Lens = { ...lensWith(...halo), focalMinMm: 30, focalMaxMm: 90 };
+    return evidenceFor(lens, { ...at(), focalMm });
+  };
+
+  it('any single rim leaves the side unknown, any that no frame told makes errors normal', () => {
+    expect(ends({ rear: null }, {}).isSideUnknown).toBe(true);
+    expect(ends({}, { rear: null }).isSideUnknown).toBe(true);
+    expect(ends({}, {}).isSideUnknown).toBe(false);
+    const published = { evidence: { kind: 'published', frames: 0 } } as const;
+    expect(ends(published, {}).errors).toBe('normal');
+    expect(ends({}, {}).errors).toBe('long-tailed');
+  });
+
+  it('any without an exit pupil or without an edge is said', () => {
+    expect(ends({ exitPupilMm: null }, {}).doubts.join()).toMatch(/exit pupil is not known/);
+    const unseen = { evidence: { kind: 'estimated', frames: 1 } } as const;
+    expect(ends({}, unseen).doubts.join()).toMatch(/no edge was seen/);
+  });
+
+  it('a single frame is lonely half a stop from its aperture, not nearer, and not beside another', () => {
+    const lonely = /measured at one aperture only/;
+    const alone = (fNumber: number) => of({ fNumber: 4, evidence: one }, fNumber).doubts.join();
+    expect(alone(4)).not.toMatch(lonely);
+    expect(alone(4 * 2 ** 0.24)).not.toMatch(lonely);
+    expect(alone(4 * 2 ** 0.26)).toMatch(lonely);
+    const [wide, closed] = [
+      { fNumber: 2, evidence: one },
+      { fNumber: 8, evidence: one },
+    ];
+    expect(both(wide, closed, 4).doubts.join()).not.toMatch(lonely);
+    expect(of({ fNumber: 4 }, 16).doubts.join()).not.toMatch(lonely);
+  });
+
+  it('two frames speak of all apertures, also where they show one rim; a published pair of rims does too', () => {
+    const away = (more: SampleTold) =>
+      of({ fNumber: 4, edgeSigmaMm: 0.1, ...more }, 16).edgeSigmaMm;
+    expect(away({ rear: null })).toBeCloseTo(0.1, 9);
+    const published = (rear: SampleTold['rear']) =>
+      away({ rear, evidence: { kind: 'published', frames: 0 } });
+    const pair = published({ edgeRadiusMm: 30, softnessMm: 3 });
+    // 2 mm on 36x24, here on 23.5x15.6, four stops away, where one figure was told.
+    const share = Math.hypot(23.5, 15.6) / Math.hypot(36, 24);
+    expect(published(null) ** 2 - pair ** 2).toBeCloseTo((2 * share) ** 2, 6);
+  });
+
+  it('beyond the first and the last sample it says so, and is held, as unsure as it is far', () => {
+    const plain = ends({ edgeSigmaMm: 0.1 }, { edgeSigmaMm: 0.1 }, 40);
+    expect(plain.doubts.join()).not.toMatch(/no sample as/);
+    const short = ends({}, {}, 30);
+    expect(short.doubts.join()).toMatch(/no sample as short/);
+    expect(short.sampleIds).toEqual(['a']);
+    const long = ends({}, {}, 90);
+    expect(long.doubts.join()).toMatch(/no sample as long/);
+    expect(long.sampleIds).toEqual(['b']);
+    expect(ends({}, {}, 60.6).doubts.join()).not.toMatch(/no sample as/);
+    expect(ends({}, {}).sampleIds).toEqual(['a', 'b']);
+  });
+});
+
 describe('close focus', () => {
   const lens = lensWith(sample());
   // m = 0.25 at f (2 + m + 1/m).

@@ -13,7 +13,7 @@ import { useWays } from './useWays';
  * plain elements styled from here: they change several times a second while a ring is turned.
  */
 const List = styled.ul`
-  height: 188px;
+  height: 178px;
   overflow-y: auto;
   button {
     display: grid;

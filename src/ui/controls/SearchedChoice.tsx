@@ -34,7 +34,8 @@ const SearchInput = styled(Input)`
 `;
 
 const Found = styled.div`
-  max-height: 360px;
+  flex: 1;
+  min-height: 0;
   overflow: auto;
   min-width: 260px;
 `;
@@ -45,7 +46,17 @@ const More = styled.p`
   color: var(--muted);
 `;
 
+/* The list scrolls, and what is sought stays in sight. */
+const Place = styled(Sheet)`
+  display: flex;
+  overflow: hidden;
+`;
+
 const Plain = styled(Dialog)`
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 0;
   outline: none;
 `;
 
@@ -106,7 +117,7 @@ export function SearchedChoice(props: SearchedChoiceProps) {
           <Value $none={shown === null}>{shown ?? placeholder}</Value>
           <ChevronDown size={13} aria-hidden="true" />
         </Trigger>
-        <Sheet>
+        <Place>
           <Plain aria-label={label}>
             <Search
               label={label}
@@ -118,7 +129,7 @@ export function SearchedChoice(props: SearchedChoiceProps) {
               }}
             />
           </Plain>
-        </Sheet>
+        </Place>
       </DialogTrigger>
     </Field>
   );

@@ -27,7 +27,13 @@ const ROW_PX = 31;
 const BEYOND = 12;
 const NARROWEST_PX = 58;
 
-const Sheet = styled.div<{ $columns: string }>`
+interface Widths {
+  $columns: string;
+  /** Narrower than this the table scrolls sideways, px. */
+  $leastPx: number;
+}
+
+const Sheet = styled.div<Widths>`
   height: 100%;
   width: 100%;
   overflow: auto;
@@ -36,8 +42,8 @@ const Sheet = styled.div<{ $columns: string }>`
   [role='row'] {
     display: grid;
     grid-template-columns: ${(p) => p.$columns};
-    min-width: 100%;
-    width: max-content;
+    width: 100%;
+    min-width: ${(p) => p.$leastPx}px;
     height: ${ROW_PX}px;
     cursor: default;
   }
@@ -189,13 +195,12 @@ export function Grid<T extends { id: string }>(props: GridProps<T>) {
     show: (index) => lines.scrollToIndex(index),
     page: () => Math.max(1, Math.floor((scroller.current?.clientHeight ?? 0) / ROW_PX) - 2),
   });
-  const widths = columns
-    .map(({ width }) => `minmax(${Math.round(width * NARROWEST_PX)}px, ${width}fr)`)
-    .join(' ');
+  const leastPx = columns.map(({ width }) => Math.round(width * NARROWEST_PX));
   return (
     <Sheet
       ref={scroller}
-      $columns={widths}
+      $columns={columns.map(({ width }, i) => `minmax(${leastPx[i]}px, ${width}fr)`).join(' ')}
+      $leastPx={leastPx.reduce((sum, px) => sum + px, 0)}
       role="grid"
       tabIndex={0}
       aria-label={label}
