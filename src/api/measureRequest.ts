@@ -1,7 +1,7 @@
 /** The answer to POST /api/measure: one frame's file in, its measurement out. */
-import { measureFile, type FileOptions } from '@/core/measure/measureFile';
+import type { FileOptions } from '@/core/measure/measureFile';
 import { parseFrame } from '@/core/optics/formats';
-import { decodePicture } from '@/node/picture';
+import { measureThread } from '@/node/thread';
 import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';
 import { queueOf } from './queue';
@@ -12,6 +12,7 @@ const MOST_FRAME_BYTES = 64 * 1024 * 1024;
 /** Frames waiting to be measured, the one at work among them. */
 const MOST_WAITING = 8;
 const inTurn = queueOf(MOST_WAITING);
+const measured = measureThread();
 
 const bad = (code: string, sentence: string) => refuse(400, one(code, sentence));
 
@@ -52,7 +53,7 @@ export async function answerMeasure(request: Request): Promise<Response> {
   if (options instanceof Response) return options;
   const body = await readBody(request, MOST_FRAME_BYTES);
   if (typeof body === 'string') return refuseBody(body, 'The frame is over 64 MB.');
-  const turn = inTurn(() => measureFile(body, 'The frame', options, decodePicture));
+  const turn = inTurn(() => measured({ bytes: body, name: 'The frame', options }));
   if (turn === null)
     return refuse(503, one('busy', 'Too many frames are waiting to be measured; try again.'), {
       'retry-after': '10',

@@ -1,4 +1,4 @@
-/** Heavy work one piece after another, so that pages and small requests come through between. */
+/** Heavy work one piece after another. */
 
 /** Work that waits its turn; more is turned down at once, so that nobody waits for ever. */
 export function queueOf(mostWaiting: number): <T>(work: () => Promise<T>) => Promise<T> | null {

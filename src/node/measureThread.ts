@@ -1,0 +1,21 @@
+/** The thread that measures: one frame at a time, as it is asked. Begun by bin/measure-thread.mjs. */
+import { parentPort } from 'node:worker_threads';
+import { measureFile } from '@/core/measure/measureFile';
+import { fail } from '@/core/words/problem';
+import type { MeasureAnswer, MeasureJob } from './measuring';
+import { decodePicture } from './picture';
+
+async function answerTo({ bytes, name, options }: MeasureJob): Promise<MeasureAnswer> {
+  try {
+    const read = await measureFile(bytes, name, options, decodePicture);
+    if (!read.ok) return read;
+    const { measure, settings, tone } = read.value;
+    return { ok: true, value: { measure, settings, tone } };
+  } catch {
+    return fail('failed', '', `${name} could not be measured.`);
+  }
+}
+
+parentPort?.on('message', (job: MeasureJob) => {
+  void answerTo(job).then((answer) => parentPort?.postMessage(answer));
+});
