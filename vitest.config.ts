@@ -13,7 +13,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'unit',
-          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/campaign/*.test.ts'],
           setupFiles,
           testTimeout,
           environment: 'node',

@@ -19,12 +19,12 @@ const FLAGS = [
   '--window-size=1280,800',
 ];
 
-/** A new browser with a profile of its own; answers the driver and where its downloads land. */
-export async function openBrowser() {
+/** A new browser, with a profile of its own unless one is given; answers the driver and where its downloads land. */
+export async function openBrowser(profile = mkdtempSync(join(tmpdir(), 'halo-profile-'))) {
   const downloads = mkdtempSync(join(tmpdir(), 'halo-downloads-'));
   const options = new chrome.Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
-  options.addArguments(...FLAGS, `--user-data-dir=${mkdtempSync(join(tmpdir(), 'halo-profile-'))}`);
+  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
   options.setUserPreferences({ 'download.default_directory': downloads });
   const driver = await new Builder()
     .forBrowser('chrome')

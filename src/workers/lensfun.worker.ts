@@ -56,6 +56,7 @@ function lensfunDoor() {
           continue;
         }
         mounts += read.value.mounts.length;
+        problems.push(...read.value.leftOut);
         for (const lens of read.value.lenses) {
           const key = `lens ${lenses.size}`;
           lenses.set(key, lens);

@@ -5,7 +5,9 @@
  */
 import { XMLParser } from 'fast-xml-parser';
 import { SyntaxValidator } from 'fast-xml-validator';
-import { fail, ok, type Result } from '../words/problem';
+import type { TNumber } from '@sinclair/typebox';
+import { F_NUMBER, FOCAL_MM } from '../kit/records/common';
+import { fail, ok, type Problem, type Result } from '../words/problem';
 import { FULL_FRAME, diagonalMm, type FrameSize } from '../optics/formats';
 import { checkSize } from './json';
 
@@ -49,7 +51,15 @@ export interface LensfunDatabase {
   mounts: LensfunMount[];
   cameras: LensfunCamera[];
   lenses: LensfunLens[];
+  /** Entries whose crop factor stands for no sensor; they are not among the others. */
+  leftOut: Problem[];
 }
+
+/** Crop factors from the largest sheet film to the smallest sensors. */
+const LEAST_CROP = 0.12;
+const MOST_CROP = 30;
+/** Formats are no slimmer than this, either way. */
+const MOST_ASPECT = 5;
 
 const LISTS = new Set([
   'mount',
@@ -116,14 +126,20 @@ const attribute = (value: unknown, name: string): number | null =>
 
 function aspectOf(text: string): number {
   const [w, h] = text.split(':').map((t) => Number(t));
-  return w && h ? w / h : Number(text) > 0 ? Number(text) : 1.5;
+  const aspect = w && h ? w / h : Number(text);
+  return aspect >= 1 / MOST_ASPECT && aspect <= MOST_ASPECT ? aspect : 1.5;
 }
+
+/** Whether a figure is there, and one that records admit. */
+const isWithin = (schema: TNumber, value: number | null): value is number =>
+  value !== null && value >= (schema.minimum ?? -Infinity) && value <= (schema.maximum ?? Infinity);
 
 function vignettingOf(calibrations: readonly Node[]): Vignetting[] {
   return calibrations.flatMap((calibration) =>
     nodes(calibration.vignetting).flatMap((v): Vignetting[] => {
       const [focalMm, fNumber] = [numberOf(v['@focal']), numberOf(v['@aperture'])];
-      if (v['@model'] !== 'pa' || focalMm === null || fNumber === null) return [];
+      if (v['@model'] !== 'pa' || !isWithin(FOCAL_MM, focalMm) || !isWithin(F_NUMBER, fNumber))
+        return [];
       return [
         {
           focalMm,
@@ -143,10 +159,27 @@ const focalsOf = (calibrations: readonly Node[]): number[] => {
   return entries.flatMap((entry) => present(numberOf(entry['@focal'])));
 };
 
+/** An entry's crop factor; null where it has none that stands for a sensor. */
+function cropOf(node: Node): number | null {
+  const crop = numberOf(textOf(node.cropfactor));
+  return crop !== null && crop >= LEAST_CROP && crop <= MOST_CROP ? crop : null;
+}
+
+/** What is said of entries with a name and no usable crop factor. */
+const withoutCrop = (entries: readonly Node[], file: string): Problem[] =>
+  entries.flatMap((node) => {
+    const model = textOf(node.model);
+    if (!model || cropOf(node) !== null) return [];
+    const told = textOf(node.cropfactor).slice(0, 20);
+    const has = told ? `the crop factor “${told}”` : 'no crop factor';
+    const sentence = `${file}: “${model.slice(0, 80)}” has ${has}; it must be a number from ${LEAST_CROP} to ${MOST_CROP}. It was left out.`;
+    return [{ code: 'cropFactor', path: '', sentence }];
+  });
+
 function lensOf(node: Node): LensfunLens | null {
   const model = textOf(node.model);
-  const cropFactor = numberOf(textOf(node.cropfactor));
-  if (!model || cropFactor === null || cropFactor <= 0) return null;
+  const cropFactor = cropOf(node);
+  if (!model || cropFactor === null) return null;
   const value = attribute(node.focal, 'value');
   return {
     maker: textOf(node.maker),
@@ -164,8 +197,8 @@ function lensOf(node: Node): LensfunLens | null {
 
 function cameraOf(node: Node): LensfunCamera | null {
   const model = textOf(node.model);
-  const cropFactor = numberOf(textOf(node.cropfactor));
-  if (!model || cropFactor === null || cropFactor <= 0) return null;
+  const cropFactor = cropOf(node);
+  if (!model || cropFactor === null) return null;
   return { maker: textOf(node.maker), model, mount: textOf(node.mount), cropFactor };
 }
 
@@ -191,6 +224,7 @@ export function readLensfun(text: string, name: string): Result<LensfunDatabase>
     }),
     cameras: nodes(root.camera).flatMap((node) => present(cameraOf(node))),
     lenses: nodes(root.lens).flatMap((node) => present(lensOf(node))),
+    leftOut: withoutCrop([...nodes(root.camera), ...nodes(root.lens)], name),
   });
 }
 

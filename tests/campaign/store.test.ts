@@ -1,0 +1,98 @@
+/** A store that fails at any moment: what was accepted stays, what was refused leaves no trace. */
+import { freshDatabase } from '../support/database';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { tideMill } from '@/core/demo/tideMill';
+import type { Mount } from '@/core/kit/records/mount';
+import { randomOf } from '@/core/maths/random';
+import { HaloDatabase } from '@/store/db';
+import { commit, redo, undo, type Write } from '@/store/journal';
+import { mirrorOf } from '@/store/mirror';
+import { troubleSentence } from '@/store/troubles';
+import { CAMPAIGN_SEED, tries } from './size';
+
+const STEPS = tries({ inTest: 60, inCampaign: 1500 });
+type Put = (this: IDBObjectStore, ...args: unknown[]) => IDBRequest<IDBValidKey>;
+const stores = IDBObjectStore.prototype as { put: Put };
+const { put: whole } = stores;
+
+/** The disk is full for some of the writes; answers how to have room again. */
+function fillDisk(isFull: () => boolean): void {
+  stores.put = function put(...args) {
+    if (isFull()) throw new DOMException('no room', 'QuotaExceededError');
+    return whole.apply(this, args);
+  };
+}
+
+let db: HaloDatabase;
+
+beforeEach(() => {
+  db = freshDatabase();
+});
+afterEach(() => {
+  stores.put = whole;
+});
+
+/** All that is stored, the steps in force among it. */
+const everything = async () => ({
+  mounts: await db.mounts.toArray(),
+  steps: (await db.journal.toArray()).map(({ label, undone }) => `${label} ${undone}`),
+});
+
+describe(`a disk that fills and empties, ${STEPS} steps from seed ${CAMPAIGN_SEED}`, () => {
+  it('leaves each step whole or not done, and says which', async () => {
+    const random = randomOf(CAMPAIGN_SEED);
+    const [mount] = tideMill.mounts;
+    let failed = 0;
+    const step = (i: number): Promise<unknown> => {
+      const kind = random.whole(0, 9);
+      if (kind === 0) return undo(db);
+      if (kind === 1) return redo(db);
+      const writes = Array.from({ length: random.whole(1, 5) }, (): Write => {
+        const id = `m-${random.whole(0, 12)}`;
+        const after: Mount | null = random.chance(0.2) ? null : { ...mount!, id, name: `${i}` };
+        return { table: 'mounts', id, after };
+      });
+      return commit(db, `Step ${i}`, writes);
+    };
+    for (let i = 0; i < STEPS; i += 1) {
+      const before = await everything();
+      let puts = random.chance(0.4) ? random.whole(0, 6) : Infinity;
+      fillDisk(() => (puts -= 1) < 0);
+      const error: unknown = await step(i).then(
+        () => null,
+        (e: unknown) => e,
+      );
+      fillDisk(() => false);
+      if (error === null) continue;
+      failed += 1;
+      expect(troubleSentence(error)).toMatch(/no room left for this; nothing was changed/);
+      expect(await everything()).toEqual(before);
+    }
+    expect(failed).toBeGreaterThan(STEPS / 20);
+    // All of it can still be taken back, to where nothing was.
+    while ((await undo(db)) !== null);
+    const known = (await db.journal.count()) < 400;
+    if (known) expect(await db.mounts.toArray()).toEqual([]);
+  });
+});
+
+describe('storage that is refused', () => {
+  it.each([
+    ['a browser without a database', 'MissingAPIError', /does not let this page keep data/],
+    ['a site whose storage is off', 'SecurityError', /does not let this page keep data/],
+    ['a damaged store', 'UnknownError', /seems damaged/],
+    ['a full disk', 'QuotaExceededError', /no room left/],
+  ])('%s is said in its own words', async (_, name, sentence) => {
+    const mirror = mirrorOf(db);
+    db.open = () => {
+      throw new DOMException('refused', name);
+    };
+    const said = await new Promise<string>((resolve) => {
+      mirror.subscribe(() => {
+        const open = mirror.current();
+        if (open.state === 'failed') resolve(open.sentence);
+      });
+    });
+    expect(said).toMatch(sentence);
+  });
+});
