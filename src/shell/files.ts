@@ -1,5 +1,7 @@
 /** Files in and out. */
+import { db } from '@/store/instance';
 import { kept } from '@/store/keeper';
+import { rememberSaved } from '@/store/saved';
 
 /** Hands a text, or a file, to the browser to save. */
 export function download(name: string, content: string | Blob, type = 'application/json'): void {
@@ -21,5 +23,6 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 export async function saveWorkspaceFile(): Promise<string> {
   const name = `wandering-halo-${today()}.json`;
   download(name, await kept((keeper) => keeper.file()));
+  await rememberSaved(db);
   return name;
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { tideMillLoader } from '@/store/demo';
 import { db } from '@/store/instance';
@@ -11,25 +11,30 @@ import type { MenuAction } from '@/ui/controls/MenuButton';
 import { saveWorkspaceFile } from './files';
 import type { PendingImport } from './ImportDialog';
 import { guarded, type Tell } from './tell';
+import { useReminder } from './useReminder';
 
 /** Workspace files and the demo. */
-export function useFiles(workspace: Workspace, tell: Tell) {
+export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
   const input = useRef<HTMLInputElement>(null);
   const [pending, setPending] = useState<PendingImport | null>(null);
   const empty = isEmpty(workspace);
+  const save = useCallback(
+    () =>
+      guarded(tell, async () => {
+        tell({ kind: 'said', text: `Saved as ${await saveWorkspaceFile()}.` });
+      }),
+    [tell],
+  );
+  const unsaved = useReminder(tell, isQuiet, save);
 
   const { open, demo, actions } = useMemo(() => {
     const pick = () => input.current?.click();
     const load = () => guarded(tell, () => tideMillLoader(db));
-    const save = () =>
-      guarded(tell, async () => {
-        tell({ kind: 'said', text: `Saved as ${await saveWorkspaceFile()}.` });
-      });
     const list: MenuAction[] = [
       {
         id: 'save',
         label: 'Save the workspace to a file',
-        note: 'JSON, everything in it',
+        note: `JSON, everything in it; ${unsaved === 1 ? '1 change' : `${unsaved} changes`} since the last one`,
         disabled: empty,
         act: save,
       },
@@ -42,7 +47,7 @@ export function useFiles(workspace: Workspace, tell: Tell) {
       { id: 'demo', label: 'Load the demo workspace', note: 'adds to what you have', act: load },
     ];
     return { open: pick, demo: load, actions: list };
-  }, [empty, tell]);
+  }, [empty, tell, save, unsaved]);
 
   const leave = () => {
     pending?.keeper.close();

@@ -57,7 +57,7 @@ function useKeptStorage(somethingHere: boolean): void {
 export function useShell(workspace: Workspace): Shell {
   const [notice, tell] = useState<NoticeText | null>(null);
   const [dialog, openDialog] = useState<DialogName | null>(null);
-  const files = useFiles(workspace, tell);
+  const files = useFiles(workspace, tell, notice === null);
   useKeptStorage(!isEmpty(workspace));
   const [, theme] = useTheme();
   const router = useRouter();

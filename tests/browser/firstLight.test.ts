@@ -232,6 +232,10 @@ describe('taking it along', () => {
     expect(await bench.ringWords('Aperture')).toBe('f/8');
     expect(await bench.ringWords('Focus')).toBe('1.5 m');
     expect(await bench.reading('Delivered')).toMatch(/^36\.0 × 20\.3 mm/);
+    expect(await bench.notice()).toMatch(/Shown as the link says/);
+    // It shows, and stores nothing.
+    await bench.openRig('rig=walk-through');
+    expect(await bench.ringWords('Aperture')).not.toBe('f/8');
     await bench.openRig('rig=no-such-rig&focal=35');
     expect(await bench.notice()).toMatch(/not in this workspace/);
   });

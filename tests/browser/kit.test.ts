@@ -49,6 +49,20 @@ describe('editing a record', () => {
     expect(await kit.stored()).toBe(before);
   });
 
+  it('what is typed and not taken yet is there after a reload, until it is taken', async () => {
+    await kit.openRow('50/1.8');
+    const before = await kit.stored();
+    await kit.type('Widest aperture, short end', '1.4x');
+    await kit.openKit();
+    await kit.openRow('50/1.8');
+    expect(await kit.shown('Widest aperture, short end')).toBe('1.4x');
+    expect(await kit.stored()).toBe(before);
+    await kit.type('Widest aperture, short end', '1.7', Key.ENTER);
+    await kit.openKit();
+    await kit.openRow('50/1.8');
+    expect(await kit.shown('Widest aperture, short end')).toBe('1.7');
+  });
+
   it('lists within a record grow and shrink', async () => {
     await kit.openTable('Bodies');
     await kit.openRow('C26');

@@ -6,7 +6,7 @@ import type { Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
 import { Fold } from '@/ui/controls/Fold';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import { useWays } from './useWays';
+import { useWays, type Search } from './useWays';
 
 /**
  * Room for five to seven ways in full words; more are reached by scrolling, and none leave the room as it is. The entries are
@@ -83,38 +83,47 @@ const WayEntry = memo(function WayEntry({ way, onPreview, onApply }: WayHandlers
 
 interface WayListProps extends WayHandlers {
   ways: readonly Way[];
-  /** True where nothing needs mending. */
-  clear: boolean;
-  /** True where the rig does not go together: that comes first. */
-  torn: boolean;
+  /** What is said where there are none. */
+  none: string;
 }
 
 /** Drawn anew only when other ways are found. */
-const WayList = memo(function WayList({ ways, clear, torn, onPreview, onApply }: WayListProps) {
+const WayList = memo(function WayList({ ways, none, onPreview, onApply }: WayListProps) {
   return (
     <List onMouseLeave={() => onPreview(null)} tabIndex={-1}>
       {ways.map((way, i) => (
         // By place: the list is re-ranked while a ring is turned, and entries stay where they are.
         <WayEntry key={i} way={way} onPreview={onPreview} onApply={onApply} />
       ))}
-      {ways.length === 0 && (
-        <None>
-          {torn
-            ? 'First it has to go together.'
-            : clear
-              ? 'Nothing needs mending.'
-              : 'No single change or pair of changes mends this.'}
-        </None>
-      )}
+      {ways.length === 0 && <None>{none}</None>}
     </List>
   );
 });
 
-interface WaysOutProps extends Omit<WayListProps, 'ways'> {
+/** Why no ways are told, in a sentence and in the few words of the heading. */
+const NONE = {
+  torn: ['First it has to go together.', 'fit first'],
+  clear: ['Nothing needs mending.', 'none needed'],
+  looking: ['Looking for ways…', 'looking'],
+  lost: ['The search broke off; it begins again with the next turn of a ring.', 'broke off'],
+  none: ['No single change or pair of changes mends this.', 'none found'],
+} as const;
+
+function whyNone(found: Search, clear: boolean, torn: boolean): keyof typeof NONE {
+  if (torn) return 'torn';
+  if (clear) return 'clear';
+  return typeof found === 'string' ? found : 'none';
+}
+
+interface WaysOutProps extends WayHandlers {
   rig: Rig;
   /** Parts at hand. */
   kit: readonly Part[];
   startsOpen: boolean;
+  /** True where nothing needs mending. */
+  clear: boolean;
+  /** True where the rig does not go together: that comes first. */
+  torn: boolean;
 }
 
 const NO_WAYS: readonly Way[] = [];
@@ -122,14 +131,11 @@ const NO_WAYS: readonly Way[] = [];
 /** Changes that mend the verdict, each with its price: look at one by pointing at it, take it by pressing. */
 export function WaysOut({ rig, kit, startsOpen, clear, torn, onPreview, onApply }: WaysOutProps) {
   const found = useWays(rig, kit);
-  const ways = clear ? NO_WAYS : found;
+  const ways = clear || torn || typeof found === 'string' ? NO_WAYS : found;
+  const [sentence, words] = NONE[whyNone(found, clear, torn)];
   return (
-    <Fold
-      title="Ways out"
-      summary={torn ? 'fit first' : clear ? 'none needed' : (ways[0]?.words ?? 'none found')}
-      startsOpen={startsOpen}
-    >
-      <WayList ways={ways} clear={clear} torn={torn} onPreview={onPreview} onApply={onApply} />
+    <Fold title="Ways out" summary={ways[0]?.words ?? words} startsOpen={startsOpen}>
+      <WayList ways={ways} none={sentence} onPreview={onPreview} onApply={onApply} />
     </Fold>
   );
 }

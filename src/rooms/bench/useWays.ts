@@ -8,6 +8,9 @@ import { openWays } from '@/workers/doors';
 /** Time between two searches while a ring is being turned, ms: faster nobody reads. */
 const PACE_MS = 150;
 
+/** What was found, or why nothing was yet: a search that broke has not shown that there is no way. */
+export type Search = readonly Way[] | 'looking' | 'lost';
+
 interface Job {
   rig: Rig;
   kit: readonly Part[];
@@ -26,7 +29,7 @@ const sameGear = (a: Job, b: Job): boolean =>
  * The searching side: a worker that holds the rig, and is sent the settings alone while only rings are
  * turned. While a search runs only the newest rig waits. A worker that breaks is opened anew.
  */
-function openSearch(onWays: (ways: readonly Way[]) => void) {
+function openSearch(onWays: (ways: Search) => void) {
   const door = openWays();
   let held: Job | null = null;
   let waiting: Job | null = null;
@@ -51,6 +54,7 @@ function openSearch(onWays: (ways: readonly Way[]) => void) {
         // The next worker holds nothing yet.
         door.close();
         held = null;
+        onWays('lost');
       })
       .finally(() => {
         timer = setTimeout(() => {
@@ -73,8 +77,8 @@ function openSearch(onWays: (ways: readonly Way[]) => void) {
 }
 
 /** Ways out of the rig's verdict; the last answer stands until another comes. */
-export function useWays(rig: Rig, kit: readonly Part[]): readonly Way[] {
-  const [ways, setWays] = useState<readonly Way[]>([]);
+export function useWays(rig: Rig, kit: readonly Part[]): Search {
+  const [ways, setWays] = useState<Search>('looking');
   const search = useRef<ReturnType<typeof openSearch> | null>(null);
   useEffect(
     () => () => {

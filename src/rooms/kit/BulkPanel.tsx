@@ -59,6 +59,7 @@ export function BulkPanel({ table, records, workspace, actions, onClose }: BulkP
     // Shown empty: the records may well differ.
     record: {},
     mounts: byRegister(workspace.mounts),
+    keptAs: null,
     estimated: [],
     complain: (at, value) => {
       for (const record of records) {

@@ -14,6 +14,8 @@ import { textOf, valueOf } from './fieldText';
 /** What the fields of one record share. */
 export interface EditContext {
   record: object;
+  /** Under this name what is typed outlasts a reload; null where it need not. */
+  keptAs: string | null;
   mounts: readonly Mount[];
   /** Paths whose figures are what is usual, not what anyone told. */
   estimated: readonly string[];
@@ -92,6 +94,7 @@ function ScalarEditor({ field, path, context }: ScalarProps) {
     default:
       return (
         <EntryField
+          keptAs={context.keptAs === null ? undefined : `${context.keptAs} ${path}`}
           label={field.label}
           shown={textOf(field, value)}
           figure={field.kind === 'number' || field.kind === 'numbers'}

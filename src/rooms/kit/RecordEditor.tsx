@@ -84,6 +84,7 @@ export function RecordEditor<T extends KitTable>(props: RecordEditorProps<T>) {
     return {
       record,
       mounts: byRegister(workspace.mounts),
+      keptAs: record.id,
       estimated: 'estimated' in record ? record.estimated : [],
       complain: (path, value) =>
         problemsOf(table, withValueAt(record, path, value)).find((p) => !already.has(p)) ?? null,

@@ -1,7 +1,8 @@
 'use client';
-import { useId, useState, type ChangeEvent, type KeyboardEvent } from 'react';
+import { useId, type ChangeEvent, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { engraved, FORM_COLUMNS } from '../theme/type';
+import { useTyped } from './useTyped';
 
 export const FieldRow = styled.div`
   display: grid;
@@ -57,6 +58,8 @@ interface EntryFieldProps {
   long?: boolean;
   /** A quiet word after the label, such as "estimated". */
   mark?: string;
+  /** Under this name what is typed and not taken yet outlasts a reload. */
+  keptAs?: string;
   /** What is wrong with a text; null where it can stand. */
   complain: (text: string) => string | null;
   onEnter: (text: string) => void;
@@ -78,7 +81,7 @@ export function EntryField(props: EntryFieldProps) {
     onEnter,
   } = props;
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped] = useTyped(props.keptAs);
   const complaint = typed === null || typed === shown ? null : complain(typed);
   const enter = () => {
     if (typed === null || complaint !== null) return;
