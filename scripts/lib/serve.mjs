@@ -1,15 +1,30 @@
-/** Serving the built program on the loopback address. */
+/** Serving the built program, on the loopback address unless it is told otherwise. */
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
+import { hostname, networkInterfaces } from 'node:os';
 
-export const HOST = '127.0.0.1';
+const LOOPBACK = '127.0.0.1';
 
-const isFree = (port) =>
+export const isFree = (port, host = LOOPBACK) =>
   new Promise((resolve) => {
     const probe = createServer();
     probe.once('error', () => resolve(false));
-    probe.listen(port, HOST, () => probe.close(() => resolve(true)));
+    probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
+
+/** This machine's addresses on its networks. */
+const addresses = () =>
+  Object.values(networkInterfaces())
+    .flat()
+    .filter((a) => a && !a.internal && a.family === 'IPv4')
+    .map((a) => a.address);
+
+/** Names the program answers to when others on the network are let in; those told by HALO_HOSTS with them. */
+const networkNames = (host) => {
+  const name = hostname().toLowerCase();
+  const told = (process.env.HALO_HOSTS ?? '').split(',').filter(Boolean);
+  return [...told, ...addresses(), host, name, `${name}.local`].join(',');
+};
 
 /** `port`, or the next free one after it. */
 export async function freePort(port) {
@@ -30,22 +45,33 @@ async function answers(url, child) {
   throw new Error('the server did not answer within 30 s');
 }
 
-/** Starts `next start` or `next dev`; answers the address and how to stop it. */
-export async function serve({ port, demo = false, mode = 'start' }) {
+/**
+ * Starts `next start` or `next dev`; answers the address and how to stop it. With `host` it listens there and
+ * answers to this machine's own names on the network as well.
+ */
+export async function serve({ port, demo = false, mode = 'start', host = LOOPBACK }) {
   const chosen = await freePort(port);
+  const isOpen = host !== LOOPBACK;
   const child = spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', mode, '-H', HOST, '-p', String(chosen)],
+    ['node_modules/next/dist/bin/next', mode, '-H', host, '-p', String(chosen)],
     {
       stdio: ['ignore', mode === 'dev' ? 'inherit' : 'ignore', 'inherit'],
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', HALO_DEMO: demo ? '1' : '' },
+      env: {
+        ...process.env,
+        NEXT_TELEMETRY_DISABLED: '1',
+        HALO_DEMO: demo ? '1' : '',
+        ...(isOpen ? { HALO_HOSTS: networkNames(host) } : {}),
+      },
     },
   );
-  const url = `http://${HOST}:${chosen}`;
+  const url = `http://${isOpen && host !== '0.0.0.0' ? host : LOOPBACK}:${chosen}`;
   await answers(url, child);
   const stopped = new Promise((resolve) => child.once('exit', resolve));
   return {
     url,
+    /** Where others on the network find it. */
+    urls: isOpen ? addresses().map((address) => `http://${address}:${chosen}`) : [],
     stopped,
     stop: () => {
       child.kill('SIGTERM');
@@ -56,8 +82,15 @@ export async function serve({ port, demo = false, mode = 'start' }) {
 
 /** Serves until Ctrl-C. */
 export async function serveUntilStopped(options) {
-  const server = await serve({ port: Number(process.env.PORT) || 3000, ...options });
-  console.log(`\n  Wandering Halo: ${server.url}\n\n  Ctrl-C stops it.\n`);
+  const { HOST, PORT } = process.env;
+  const server = await serve({
+    port: Number(PORT) || 3000,
+    ...(HOST && { host: HOST }),
+    ...options,
+  });
+  console.log(`\n  Wandering Halo: ${server.url}`);
+  for (const url of server.urls) console.log(`  on this network: ${url}`);
+  console.log('\n  Ctrl-C stops it.\n');
   for (const signal of ['SIGINT', 'SIGTERM']) {
     process.once(signal, () => void server.stop().then(() => process.exit(0)));
   }

@@ -19,6 +19,8 @@ const Room = styled.div`
   @media ${PHONE} {
     height: auto;
     min-height: 100dvh;
+    /* The row of rooms lies over the foot of the screen. */
+    padding-bottom: calc(56px + env(safe-area-inset-bottom));
   }
 `;
 

@@ -20,9 +20,12 @@ const Bar = styled.header`
   padding: 0 12px 0 14px;
   border-bottom: 1px solid var(--line);
   @media ${PHONE} {
-    flex-wrap: wrap;
-    height: auto;
-    padding: 6px 10px;
+    position: sticky;
+    top: 0;
+    z-index: 20;
+    gap: 0;
+    padding: 0 4px 0 10px;
+    background: var(--ground);
   }
 `;
 
@@ -40,6 +43,7 @@ const Brand = styled.div`
   }
 `;
 
+/* On a phone the rooms are a row at the foot of the screen, in reach of a thumb. */
 const Rooms = styled.nav`
   display: flex;
   margin-left: 22px;
@@ -60,12 +64,23 @@ const Rooms = styled.nav`
     border-color: var(--amber);
   }
   @media ${PHONE} {
-    margin-left: 4px;
+    position: fixed;
+    left: 0;
+    right: 0;
+    bottom: 0;
+    z-index: 30;
+    margin: 0;
+    padding-bottom: env(safe-area-inset-bottom);
+    background: var(--ground);
+    border-top: 1px solid var(--line);
     a {
-      padding: 8px 7px 7px;
-    }
-    svg {
-      display: none;
+      flex: 1;
+      flex-direction: column;
+      gap: 2px;
+      padding: 6px 0 5px;
+      border: 0;
+      border-top: 2px solid transparent;
+      font-size: 11px;
     }
   }
 `;
@@ -78,9 +93,8 @@ const Middle = styled.div`
   display: flex;
   align-items: center;
   @media ${PHONE} {
-    order: 3;
-    margin: 0;
-    flex: 1 1 100%;
+    flex: 1;
+    margin: 0 0 0 8px;
     max-width: none;
   }
 `;
@@ -90,6 +104,22 @@ const Tools = styled.div`
   align-items: center;
   @media ${PHONE} {
     margin-left: auto;
+  }
+`;
+
+/** Where there is room beside the rig in hand; on a phone they stand in the menu. */
+const Roomy = styled.div`
+  display: flex;
+  align-items: center;
+  @media ${PHONE} {
+    display: none;
+  }
+`;
+
+const Narrow = styled.div`
+  display: none;
+  @media ${PHONE} {
+    display: block;
   }
 `;
 
@@ -112,6 +142,11 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
   const { room, keys, fileActions, children } = props;
   const steps = useSteps();
   const [theme] = useTheme();
+  const otherTheme = theme === 'dark' ? 'Daylight theme' : 'Dark theme';
+  const onPhone: readonly MenuAction[] = [
+    { id: 'theme', label: otherTheme, act: keys.theme },
+    { id: 'help', label: 'Keyboard', act: keys.help },
+  ];
   return (
     <Bar>
       <Brand>
@@ -136,7 +171,12 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
       </Rooms>
       <Middle>{children}</Middle>
       <Tools>
-        <MenuButton label="File" actions={fileActions} />
+        <Roomy>
+          <MenuButton label="File" actions={fileActions} />
+        </Roomy>
+        <Narrow>
+          <MenuButton label="File" actions={[...fileActions, ...onPhone]} />
+        </Narrow>
         <IconButton
           label={steps.undo ? `Undo: ${steps.undo}` : 'Nothing to undo'}
           isDisabled={!steps.undo}
@@ -151,16 +191,18 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
         >
           <Redo2 size={16} aria-hidden="true" />
         </IconButton>
-        <IconButton label={theme === 'dark' ? 'Daylight theme' : 'Dark theme'} onPress={keys.theme}>
-          {theme === 'dark' ? (
-            <Sun size={16} aria-hidden="true" />
-          ) : (
-            <Moon size={16} aria-hidden="true" />
-          )}
-        </IconButton>
-        <IconButton label="Keyboard" onPress={keys.help}>
-          ?
-        </IconButton>
+        <Roomy>
+          <IconButton label={otherTheme} onPress={keys.theme}>
+            {theme === 'dark' ? (
+              <Sun size={16} aria-hidden="true" />
+            ) : (
+              <Moon size={16} aria-hidden="true" />
+            )}
+          </IconButton>
+          <IconButton label="Keyboard" onPress={keys.help}>
+            ?
+          </IconButton>
+        </Roomy>
       </Tools>
     </Bar>
   );

@@ -1,4 +1,5 @@
 /** The workspace in the browser's own database. */
+import { newId } from '@/core/kit/newId';
 import Dexie, { type EntityTable, type PromiseExtended, type Table, type Transaction } from 'dexie';
 import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migrations';
 import { SHAPE } from '@/core/kit/checks/generated/shape';
@@ -199,7 +200,7 @@ export class HaloDatabase extends Dexie {
   constructor(
     name = 'wandering-halo',
     /** The tab this connection belongs to: its steps are its own to undo. */
-    readonly tab: string = crypto.randomUUID(),
+    readonly tab: string = newId(),
   ) {
     super(name);
     this.version(1).stores(STORES[1] ?? {});

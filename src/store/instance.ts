@@ -1,4 +1,5 @@
 /** The one database of this page. Opened on first use, in the browser only. */
+import { newId } from '@/core/kit/newId';
 import { HaloDatabase } from './db';
 
 const TAB = 'wandering-halo-tab';
@@ -15,7 +16,7 @@ function holdLock(tab: string): void {
 function thisTab(): string | undefined {
   if (typeof window === 'undefined') return undefined;
   try {
-    const known = sessionStorage.getItem(TAB) ?? crypto.randomUUID();
+    const known = sessionStorage.getItem(TAB) ?? newId();
     sessionStorage.setItem(TAB, known);
     holdLock(known);
     return known;

@@ -1,4 +1,5 @@
 /** A thin door to reading the Lensfun database, so that thousands of entries freeze no screen. */
+import { newId } from '@/core/kit/newId';
 import { expose } from 'comlink';
 import { readLensfun, type LensfunCamera, type LensfunLens } from '@/core/exchange/lensfun';
 import { bodyRecord, lensRecord, ownName } from '@/core/exchange/lensfunRecords';
@@ -89,7 +90,7 @@ function lensfunDoor() {
       const began = performance.now();
       const taken: LensfunTaken = { lenses: [], bodies: [], lacking: [], tookMs: 0 };
       for (const key of keys) {
-        const id = crypto.randomUUID();
+        const id = newId();
         const [lens, camera] = [lenses.get(key), cameras.get(key)];
         if (lens) {
           const record = lensRecord(lens, { mounts, markings }, id);

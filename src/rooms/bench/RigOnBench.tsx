@@ -35,7 +35,7 @@ const Columns = styled.main`
     grid-area: readings;
   }
   @media ${PHONE} {
-    grid-template: min(78vw, 420px) auto auto auto / minmax(0, 1fr);
+    grid-template: calc(min(78vw, 420px) + 44px) auto auto auto / minmax(0, 1fr);
     grid-template-areas: 'stage' 'rings' 'readings' 'train';
   }
 `;

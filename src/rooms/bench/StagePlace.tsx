@@ -36,6 +36,7 @@ const Wandering = styled.div`
   }
   @media ${PHONE} {
     right: 6px;
+    bottom: 2px;
     button {
       height: 40px;
     }

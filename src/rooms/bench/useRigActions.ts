@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { useMemo, useState } from 'react';
 import { restingSettings, type RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -15,7 +16,7 @@ function firstRig(workspace: Workspace): RigRecord | null {
   const lens = workspace.lenses.find((l) => l.mountId === body?.mountId) ?? workspace.lenses[0];
   if (!body || !mode || !lens) return null;
   return {
-    id: crypto.randomUUID(),
+    id: newId(),
     name: 'New rig',
     bodyId: body.id,
     modeId: mode.id,
@@ -28,16 +29,25 @@ function firstRig(workspace: Workspace): RigRecord | null {
 
 const copyOf = (rig: RigRecord): RigRecord => ({
   ...rig,
-  id: crypto.randomUUID(),
+  id: newId(),
   name: `${rig.name.slice(0, 190)}, copy`,
 });
 
 function copyLink(tell: Tell): void {
   const link = window.location.href;
-  navigator.clipboard.writeText(link).then(
-    () => tell({ kind: 'said', text: 'The link to this rig, as it is set, is on the clipboard.' }),
-    () => tell({ kind: 'said', text: `Copy this link: ${link}` }),
-  );
+  const byHand = () => tell({ kind: 'said', text: `Copy this link: ${link}` });
+  // Only a page served safely has a clipboard.
+  if (!('clipboard' in navigator)) {
+    byHand();
+    return;
+  }
+  navigator.clipboard
+    .writeText(link)
+    .then(
+      () =>
+        tell({ kind: 'said', text: 'The link to this rig, as it is set, is on the clipboard.' }),
+      byHand,
+    );
 }
 
 /** What can be done with the rig as a whole. */

@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { fullName } from '@/core/kit/records/body';
@@ -142,7 +143,7 @@ export function BargainDialog({ workspace, actions, onClose }: BargainDialogProp
         <MainButton
           isDisabled={!found}
           onPress={() => {
-            if (facts) actions.add('lenses', quickLens(facts, crypto.randomUUID()));
+            if (facts) actions.add('lenses', quickLens(facts, newId()));
             onClose();
           }}
         >

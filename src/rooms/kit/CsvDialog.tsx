@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { ReadRows, Sheet } from '@/core/exchange/csv';
@@ -67,7 +68,7 @@ async function openSheet(
       readRows(table, sheet.value, mapping, {
         here: workspace[table],
         markings: workspace.markings,
-        newId: () => crypto.randomUUID(),
+        newId,
       }),
   };
 }

@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
 import { valueAt } from '@/core/kit/fields/paths';
@@ -131,7 +132,7 @@ const summaryOf = (item: object, { summary, one }: ListField, i: number): string
 
 /** A new entry, with an id of its own where its kind has one. */
 const freshOf = (fresh: object): object =>
-  'id' in fresh ? { ...fresh, id: crypto.randomUUID().slice(0, 8) } : { ...fresh };
+  'id' in fresh ? { ...fresh, id: newId().slice(0, 8) } : { ...fresh };
 
 function ListEditor({
   field,

@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fields/fieldTypes';
@@ -138,7 +139,7 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
   const actions = useKit(shell.tell, open);
   const table = view === 'ladder' ? 'lenses' : view;
   const addTo = (to: Exclude<TableName, 'lenses'>) =>
-    actions.add(to, freshRecord(to, workspace, crypto.randomUUID()));
+    actions.add(to, freshRecord(to, workspace, newId()));
   const add = () => {
     if (table === 'lenses') setDialog('quick');
     else addTo(table);

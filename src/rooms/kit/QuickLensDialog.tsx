@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { quickLens } from '@/core/kit/quickLens';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
@@ -32,7 +33,7 @@ export function QuickLensDialog({ workspace, actions, onClose }: QuickLensDialog
           isDisabled={facts === null}
           onPress={() => {
             if (!facts) return;
-            actions.add('lenses', quickLens(facts, crypto.randomUUID()));
+            actions.add('lenses', quickLens(facts, newId()));
             onClose();
           }}
         >

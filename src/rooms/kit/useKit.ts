@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/core/kit/newId';
 import { useMemo } from 'react';
 import { withValueAt } from '@/core/kit/fields/paths';
 import { stillEstimated } from '@/core/kit/records/lens';
@@ -66,7 +67,7 @@ export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void
       duplicate: (table, records) => {
         const copies = records.map((record) => ({
           ...record,
-          id: crypto.randomUUID(),
+          id: newId(),
           name: `${record.name.slice(0, 190)}, copy`,
         }));
         run(

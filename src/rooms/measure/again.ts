@@ -1,4 +1,5 @@
 /** Old entries of the log measured by the method of today; the old figures stay. */
+import { newId } from '@/core/kit/newId';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { entryFigures } from '@/core/measure/toEntry';
 import type { KeptGrid } from '@/store/db';
@@ -23,7 +24,7 @@ export async function measureAgain(
     const entry: Measurement = {
       ...old,
       ...figures,
-      id: crypto.randomUUID(),
+      id: newId(),
       replacesId: old.id,
       sampleId: null,
     };

@@ -1,4 +1,5 @@
 /** The frames of a session: what was given, what became of each, and the entry it would make in the log. */
+import { newId } from '@/core/kit/newId';
 import { predictHalo } from '@/core/halo/predict';
 import { haloRadii } from '@/core/halo/radii';
 import type { Measurement } from '@/core/kit/records/measurement';
@@ -23,7 +24,7 @@ export interface Frame {
 }
 
 export const newFrame = (file: File): Frame => ({
-  id: crypto.randomUUID(),
+  id: newId(),
   file,
   state: 'waiting',
   sentence: '',
@@ -61,7 +62,7 @@ export function entryOf(frame: Frame, session: Session, now: string): Measuremen
   const figures = answer && entryFigures(answer.measure);
   if (!figures || !setting) return null;
   return {
-    id: crypto.randomUUID(),
+    id: newId(),
     name: frame.file.name.slice(0, 200),
     bodyId: session.body.id,
     modeId: session.mode.id,

@@ -1,4 +1,5 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
+import { newId } from '@/core/kit/newId';
 import { isEdgeUnseen, type HaloSample } from '@/core/kit/records/haloSample';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { db } from '@/store/instance';
@@ -67,7 +68,7 @@ export async function keepFrames(
       const unseenToMm = entry.status === 'bound' ? entry.lowerBoundMm : null;
       return [{ grid, fNumber: entry.fNumber, unseenToMm }];
     });
-    sampleId = crypto.randomUUID();
+    sampleId = newId();
     const sample = await frames.ask((door) =>
       door.sample(shots, {
         id: sampleId ?? '',

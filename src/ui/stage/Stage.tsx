@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Offset } from '@/core/frame/geometry';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Theme } from '../theme/themeScript';
-import { oneLine } from '../theme/type';
+import { oneLine, PHONE } from '../theme/type';
 import { useTheme } from '../theme/useTheme';
 import { useLatest } from '../useLatest';
 import { useSize } from '../useSize';
@@ -16,6 +16,17 @@ import type { StageView } from './stageView';
 import { ghostWords, stageWords, type Ghost } from './stageWords';
 import { useStageHand } from './useStageHand';
 import { useStageZoom, type StageZoom } from './useStageZoom';
+
+/* On a phone the tools stand under the picture: over it they would hide the corners. */
+const Place = styled.div`
+  position: relative;
+  height: 100%;
+  min-height: 0;
+  @media ${PHONE} {
+    display: grid;
+    grid-template-rows: minmax(0, 1fr) 44px;
+  }
+`;
 
 const Well = styled.div`
   position: relative;
@@ -119,25 +130,27 @@ export function Stage({ report, ghost, said, shiftRangeMm, onShift, onPin }: Sta
   const words = [stageWords(report), ghost ? ghostWords(ghost) : ''].join(' ').trim();
   const cursor = canShift ? 'move' : zoom.isFitted ? 'crosshair' : 'grab';
   return (
-    <Well ref={ref}>
-      {width > 0 && height > 0 && (
-        <>
-          <figure role="img" aria-label={words}>
-            <Paint report={report} view={view} theme={theme} />
-            <StageLines report={report} view={view} ghost={ghost} />
-          </figure>
-          <Hand
-            role="application"
-            tabIndex={0}
-            aria-label="Point at the stage: arrow keys move the point, with Shift by a tenth of a millimetre; plus and minus zoom, 0 fits"
-            {...hand.props}
-            style={{ cursor, touchAction: canShift || !zoom.isFitted ? 'none' : undefined }}
-          />
-          {hand.at && <PointReading at={hand.at} report={report} view={view} />}
-          {said && <Said data-testid="said">{said}</Said>}
-          <StageTools zoom={zoom} onFitHalo={fitHalo} isPinned={ghost !== null} onPin={onPin} />
-        </>
-      )}
-    </Well>
+    <Place>
+      <Well ref={ref}>
+        {width > 0 && height > 0 && (
+          <>
+            <figure role="img" aria-label={words}>
+              <Paint report={report} view={view} theme={theme} />
+              <StageLines report={report} view={view} ghost={ghost} />
+            </figure>
+            <Hand
+              role="application"
+              tabIndex={0}
+              aria-label="Point at the stage: arrow keys move the point, with Shift by a tenth of a millimetre; plus and minus zoom, 0 fits"
+              {...hand.props}
+              style={{ cursor, touchAction: canShift || !zoom.isFitted ? 'none' : undefined }}
+            />
+            {hand.at && <PointReading at={hand.at} report={report} view={view} />}
+            {said && <Said data-testid="said">{said}</Said>}
+          </>
+        )}
+      </Well>
+      <StageTools zoom={zoom} onFitHalo={fitHalo} isPinned={ghost !== null} onPin={onPin} />
+    </Place>
   );
 }

@@ -14,7 +14,10 @@ const Tools = styled.div`
   border-radius: var(--radius);
   background: var(--raised);
   @media ${PHONE} {
-    left: 6px;
+    position: static;
+    justify-self: start;
+    align-self: center;
+    margin-left: 6px;
     button {
       min-width: 31px;
     }
