@@ -236,6 +236,15 @@ describe('taking it along', () => {
     // It shows, and stores nothing.
     await bench.openRig('rig=walk-through');
     expect(await bench.ringWords('Aperture')).not.toBe('f/8');
+    // What is done then can be taken back to what the link showed.
+    await bench.openRig('rig=walk-through&focal=35&aperture=8');
+    await bench.choose('Deliver', '1:1');
+    await bench.press('Undo: Change the delivered aspect');
+    await bench.expectSoon(
+      () => bench.ringWords('Aperture'),
+      (w) => w === 'f/8',
+      'undo went past the link',
+    );
     await bench.openRig('rig=no-such-rig&focal=35');
     expect(await bench.notice()).toMatch(/not in this workspace/);
   });

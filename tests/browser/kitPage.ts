@@ -36,7 +36,10 @@ export class KitPage extends BenchPage {
 
   async openTable(name: string): Promise<void> {
     const path = `//nav[@aria-label="Kit"]//button[starts-with(normalize-space(.), "${name}")]`;
-    await (await this.at(path, `no table ${name}`)).click();
+    const entry = await this.at(path, `no table ${name}`);
+    // On a phone it may lie under the bar above.
+    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', entry);
+    await entry.click();
   }
 
   private field(label: string): Promise<WebElement> {

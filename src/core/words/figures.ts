@@ -72,8 +72,10 @@ export const lpMm = (value: number): string => `${fixed(value, 0)} lp/mm`;
 export const secondsTaken = (ms: number, digits: number): string => `${fixed(ms / 1000, digits)} s`;
 
 /** The size of a file: "340 KB", "1.2 MB". */
-export const bytesWords = (bytes: number): string =>
-  bytes < 1e6 ? `${fixed(bytes / 1000, 0)} KB` : `${fixed(bytes / 1e6, 1)} MB`;
+export const bytesWords = (bytes: number): string => {
+  if (bytes < 1e6) return `${fixed(bytes / 1000, 0)} KB`;
+  return bytes < 1e9 ? `${fixed(bytes / 1e6, 1)} MB` : `${fixed(bytes / 1e9, 1)} GB`;
+};
 
 /** A shutter time as people say it: "1/250 s", "2 s". */
 export const shutterWords = (seconds: number): string =>

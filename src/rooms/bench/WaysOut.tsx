@@ -46,7 +46,7 @@ const List = styled.ul`
   }
 `;
 
-const None = styled.p`
+const None = styled.li`
   color: var(--muted);
   padding: 6px 0;
 `;

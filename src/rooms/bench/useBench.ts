@@ -18,6 +18,8 @@ interface Draft {
   record: RigRecord;
   settings: RigSettings;
   settled: boolean;
+  /** The settings a link told, while nothing has been stored since. */
+  linked: RigSettings | null;
 }
 
 /** What can be done on the Bench. The same functions for as long as it stands. */
@@ -127,7 +129,8 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
     rememberRig(id);
   }, []);
   const show = useCallback(
-    (record: RigRecord, settings: RigSettings) => setDraft({ record, settings, settled: true }),
+    (record: RigRecord, settings: RigSettings) =>
+      setDraft({ record, settings, settled: true, linked: settings }),
     [],
   );
   const arrived = useArrival({ workspace, choose, show, tell });
@@ -143,18 +146,27 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
   );
   const report = useMemo(() => (rig && !isMissing(rig) ? evaluate(rig) : null), [rig]);
 
-  const now = useLatest({ workspace, record, settings });
+  const now = useLatest({ workspace, record, settings, linked: live?.linked ?? null });
 
   const actions = useMemo<BenchActions>(() => {
+    /** The rig as a change finds it; what a link set becomes a step of its own first, to be come back to. */
+    const found = (): RigRecord | null => {
+      const { record: on, linked } = now.current;
+      if (!on || !linked) return on;
+      const set = { ...on, settings: linked };
+      save('Set as the link says', [edited('rigs', on, set)], tell);
+      return set;
+    };
     const turnTo = (change: Partial<RigSettings>, settled: boolean): RigRecord | null => {
-      const { workspace: kit, record: on, settings: set } = now.current;
+      const { workspace: kit, record: on, settings: set, linked } = now.current;
       if (!on || !set) return null;
       const next = fitted(kit, on, { ...set, ...change });
-      setDraft({ record: on, settings: next, settled });
+      setDraft({ record: on, settings: next, settled, linked: settled ? null : linked });
       return { ...on, settings: next };
     };
     const changeWith = (label: string, changes: Partial<RigRecord>, newPart?: Part) => {
-      const { workspace: kit, record: on, settings: set } = now.current;
+      const { workspace: kit, settings: set } = now.current;
+      const on = found();
       if (!on || !set) return;
       const next = { ...on, settings: set, ...changes };
       const parts = newPart ? [...kit.parts, newPart] : kit.parts;
@@ -177,7 +189,7 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
       },
       turn: (change) => void turnTo(change, false),
       settle: (label, change) => {
-        const seen = now.current.record;
+        const seen = found();
         const next = turnTo(change, true);
         const key = `${next?.id ?? ''}:${Object.keys(change).join()}`;
         if (!seen || !next) return;

@@ -34,8 +34,9 @@ export interface FigureRow {
 const inFrame = (radiusMm: number | null | undefined): string =>
   radiusMm == null ? 'not in the frame' : mm(radiusMm, 2);
 
+/** How a halo lies to what had been expected; `mmOff` is what was expected less what was found. */
 const offWords = (mmOff: number): string =>
-  `${fixed(Math.abs(mmOff), 2)} too ${mmOff > 0 ? 'far out' : 'far in'}`;
+  `found ${mm(Math.abs(mmOff), 2)} ${mmOff > 0 ? 'smaller' : 'larger'}`;
 
 /** The halo a frame was found to have. */
 function measuredHalo(measure: FrameMeasure, fNumber: number): Halo {

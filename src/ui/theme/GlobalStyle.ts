@@ -1,5 +1,6 @@
 'use client';
 import { createGlobalStyle } from 'styled-components';
+import { PHONE } from './type';
 
 /**
  * The inside of a camera, and daylight. Amber is light, the thing in hand, and words that act; all else
@@ -66,6 +67,10 @@ export const GlobalStyle = createGlobalStyle`
   button, input, select { font: inherit; color: inherit; }
   :focus-visible, [data-focus-visible] { outline: 2px solid var(--amber); outline-offset: 2px; }
   ::selection { background: var(--amber); color: var(--on-amber); }
+  @media ${PHONE} {
+    /* What is scrolled to, or reached by key, is not left under the bar above or the rooms below. */
+    html { scroll-padding: 54px 0 64px; }
+  }
   @media print {
     :root, :root[data-theme='daylight'] {
       --ground: #fff;
