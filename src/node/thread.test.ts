@@ -1,7 +1,7 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { MeasureJob } from './measuring';
 import { measureThread } from './thread';
 
@@ -38,6 +38,23 @@ describe('the thread that measures', () => {
     expect(await sentenceOf(ask)).toBe('The frame could not be measured: it asks for too much.');
     const ends = entry('ends', `parentPort.on('message', () => process.exit(3));`);
     expect(await sentenceOf(measureThread(ends))).toMatch(/its thread ended\.$/);
+  });
+
+  it('that ends while it waits is begun anew', async () => {
+    const ended = join(folder, 'ended');
+    const once = entry(
+      'once',
+      `import { writeFileSync } from 'node:fs';
+      process.on('exit', () => writeFileSync(${JSON.stringify(ended)}, ''));
+      const answer = { ok: false, problems: [{ sentence: 'Measured.' }] };
+      parentPort.once('message', () => parentPort.postMessage(answer));`,
+    );
+    const ask = measureThread(once);
+    expect(await sentenceOf(ask)).toBe('Measured.');
+    // It has nothing left to listen to, and ends; whoever asks at that very moment is told so.
+    await vi.waitFor(() => expect(existsSync(ended)).toBe(true), { timeout: 60_000 });
+    const said = await sentenceOf(ask);
+    expect(said?.endsWith('its thread ended.') ? await sentenceOf(ask) : said).toBe('Measured.');
   });
 
   it('that goes on for ever is given up', async () => {

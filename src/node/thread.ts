@@ -15,11 +15,15 @@ interface Running {
   settle: ((answer: MeasureAnswer | 'broken' | 'ended') => void) | null;
 }
 
-function begin(entry: string): Running {
+/** Starts a thread; `onEnd` is told when it is there no more, at work or between two jobs. */
+function begin(entry: string, onEnd: (running: Running) => void): Running {
   const running: Running = { worker: new Worker(entry), settle: null };
   running.worker.on('message', (answer: MeasureAnswer) => running.settle?.(answer));
   running.worker.on('error', () => running.settle?.('broken'));
-  running.worker.on('exit', () => running.settle?.('ended'));
+  running.worker.on('exit', () => {
+    onEnd(running);
+    running.settle?.('ended');
+  });
   return running;
 }
 
@@ -29,8 +33,11 @@ function begin(entry: string): Running {
  */
 export function measureThread(entry = ENTRY, longestMs = LONGEST_MS) {
   let running: Running | null = null;
+  const forget = (ended: Running) => {
+    if (running === ended) running = null;
+  };
   return (job: MeasureJob): Promise<MeasureAnswer> => {
-    const at = (running ??= begin(entry));
+    const at = (running ??= begin(entry, forget));
     return new Promise((resolveJob) => {
       const done = (answer: MeasureAnswer) => {
         clearTimeout(timer);
@@ -40,7 +47,7 @@ export function measureThread(entry = ENTRY, longestMs = LONGEST_MS) {
         resolveJob(answer);
       };
       const lost = (why: string) => {
-        running = null;
+        forget(at);
         void at.worker.terminate();
         done(fail('failed', '', `${job.name} ${why}`));
       };
