@@ -10,6 +10,7 @@ import {
   type RecordTable,
   type Records,
 } from './db';
+import { isFull } from './errorNames';
 import { mergedValue } from './merge';
 
 /** Entries kept for undo; older ones are dropped. */
@@ -163,6 +164,41 @@ interface StepKind {
   along?: () => Promise<void>;
 }
 
+/** So many steps can still be undone where there is no room for more. */
+const KEPT_IN_NEED = 20;
+
+async function forgetOldSteps(db: HaloDatabase): Promise<void> {
+  const seqs = await db.journal.orderBy('seq').primaryKeys();
+  await db.journal.bulkDelete(seqs.slice(0, -KEPT_IN_NEED));
+}
+
+/** Lets go of all backups but the newest; whether there were any. */
+async function forgetOldBackups(db: HaloDatabase): Promise<boolean> {
+  const old = (await db.backups.orderBy('id').primaryKeys()).slice(0, -1);
+  await db.backups.bulkDelete(old);
+  await db.backupTexts.bulkDelete(old);
+  return old.length > 0;
+}
+
+/**
+ * Where the browser has no room left older backups make some; a deletion, which makes room itself, is not
+ * refused for want of it as long as old steps can make way.
+ */
+async function withRoom<T>(
+  db: HaloDatabase,
+  writes: readonly Write[],
+  attempt: (isTight: boolean) => Promise<T>,
+): Promise<T> {
+  try {
+    return await attempt(false);
+  } catch (error) {
+    if (!isFull(error)) throw error;
+    const isDeletion = writes.every((w) => w.after === null);
+    if (!(await forgetOldBackups(db)) && !isDeletion) throw error;
+    return attempt(isDeletion);
+  }
+}
+
 /**
  * Writes all of `writes` as one step, each against what is stored by then. Throws RefusedRecord where a record
  * would not pass its checks, GoneRecord where one that was changed has been deleted.
@@ -175,27 +211,30 @@ export async function commit(
 ): Promise<Committed> {
   const known = await checks();
   const own = ownOf(db);
-  const done = await inOne(db, async () => {
-    const changes: Change[] = [];
-    const conflicts: Conflict[] = [];
-    const stored = await storedBehind(db, writes);
-    for (const write of writes) {
-      const { table, id } = write;
-      const before = stored.get(keyOf(write)) ?? null;
-      const { after, conflicts: met } = outcome(write, before, own.get(keyOf(write)));
-      conflicts.push(...met);
-      if (!sameValue(before, after)) changes.push({ table, id, before, after });
-    }
-    const problems = changes.flatMap((change) => refuse(known, change));
-    if (problems.length > 0) throw new RefusedRecord(problems);
-    await kind.along?.();
-    if (changes.length > 0) {
-      await put(db, changes, 'after');
-      await db.journal.where('undone').equals(1).delete();
-      await record(db, label, changes, kind);
-    }
-    return { changes, conflicts };
-  });
+  const attempt = (isTight: boolean) =>
+    inOne(db, async () => {
+      if (isTight) await forgetOldSteps(db);
+      const changes: Change[] = [];
+      const conflicts: Conflict[] = [];
+      const stored = await storedBehind(db, writes);
+      for (const write of writes) {
+        const { table, id } = write;
+        const before = stored.get(keyOf(write)) ?? null;
+        const { after, conflicts: met } = outcome(write, before, own.get(keyOf(write)));
+        conflicts.push(...met);
+        if (!sameValue(before, after)) changes.push({ table, id, before, after });
+      }
+      const problems = changes.flatMap((change) => refuse(known, change));
+      if (problems.length > 0) throw new RefusedRecord(problems);
+      await kind.along?.();
+      if (changes.length > 0) {
+        await put(db, changes, 'after');
+        await db.journal.where('undone').equals(1).delete();
+        await record(db, label, changes, kind);
+      }
+      return { changes, conflicts };
+    });
+  const done = await withRoom(db, writes, attempt);
   for (const change of done.changes) own.set(keyOf(change), change.after);
   return { written: done.changes.length > 0, conflicts: done.conflicts };
 }

@@ -1,15 +1,8 @@
 /** What went wrong, said plainly and of the right thing. */
 import { WorkerLost } from '@/workers/door';
+import { isFull, namesOf } from './errorNames';
 import { GoneRecord, RefusedRecord, type Conflict } from './journal';
 import { problemText } from '@/core/words/problem';
-
-/** Names of an error and of those it wraps. */
-function namesOf(error: unknown): string[] {
-  const names: string[] = [];
-  for (let e: unknown = error; e instanceof Error; e = (e as { inner?: unknown }).inner)
-    names.push(e.name);
-  return names;
-}
 
 /** Names by which a browser's database says that it cannot read what it keeps. */
 const DAMAGED = ['UnknownError', 'NotReadableError', 'EncodingError'];
@@ -34,7 +27,7 @@ const NOT_WRITTEN = [
 function storageSentence(error: unknown): string | null {
   const names = namesOf(error);
   const said = (of: readonly string[]) => names.some((n) => of.includes(n));
-  if (said(['QuotaExceededError'])) {
+  if (isFull(error)) {
     return 'The browser has no room left for this; nothing was changed. Save the workspace to a file, then free some space.';
   }
   if (said(['VersionError'])) {

@@ -11,16 +11,18 @@ import { troubleSentence } from '@/store/troubles';
 import { CAMPAIGN_SEED, tries } from './size';
 
 const STEPS = tries({ inTest: 60, inCampaign: 1500 });
-type Put = (this: IDBObjectStore, ...args: unknown[]) => IDBRequest<IDBValidKey>;
-const stores = IDBObjectStore.prototype as { put: Put };
-const { put: whole } = stores;
+type Written = (this: IDBObjectStore, ...args: unknown[]) => IDBRequest<IDBValidKey>;
+const stores = IDBObjectStore.prototype as Record<'put' | 'add', Written>;
+const { put, add } = stores;
+const whole = { put, add };
 
-/** The disk is full for some of the writes; answers how to have room again. */
+/** The disk is full for some of the writes. */
 function fillDisk(isFull: () => boolean): void {
-  stores.put = function put(...args) {
-    if (isFull()) throw new DOMException('no room', 'QuotaExceededError');
-    return whole.apply(this, args);
-  };
+  for (const kind of ['put', 'add'] as const)
+    stores[kind] = function write(...args) {
+      if (isFull()) throw new DOMException('no room', 'QuotaExceededError');
+      return whole[kind].apply(this, args);
+    };
 }
 
 let db: HaloDatabase;
@@ -29,7 +31,7 @@ beforeEach(() => {
   db = freshDatabase();
 });
 afterEach(() => {
-  stores.put = whole;
+  Object.assign(stores, whole);
 });
 
 /** All that is stored, the steps in force among it. */
@@ -73,6 +75,39 @@ describe(`a disk that fills and empties, ${STEPS} steps from seed ${CAMPAIGN_SEE
     while ((await undo(db)) !== null);
     const known = (await db.journal.count()) < 400;
     if (known) expect(await db.mounts.toArray()).toEqual([]);
+  });
+});
+
+describe('a disk that is full', () => {
+  const [mount] = tideMill.mounts;
+  const named = (id: string): Write => ({ table: 'mounts', id, after: { ...mount!, id } });
+
+  it('lets older backups go for a change, and keeps the newest', async () => {
+    await commit(db, 'Begin', [named('a')]);
+    for (const text of ['one', 'two', 'three']) {
+      const id = await db.backups.add({ at: 0, reason: text, counts: {} as never, size: 3 });
+      await db.backupTexts.put({ id, text });
+    }
+    let backups = 3;
+    db.backups.hook('deleting', () => void (backups -= 1));
+    fillDisk(() => backups > 1);
+    await commit(db, 'Change', [named('b')]);
+    expect((await db.mounts.toArray()).map((m) => m.id)).toEqual(['a', 'b']);
+    expect((await db.backups.toArray()).map((b) => b.reason)).toEqual(['three']);
+    expect((await db.backupTexts.toArray()).map((b) => b.text)).toEqual(['three']);
+  });
+
+  it('deletes all the same, old steps making way, and undo brings it back', async () => {
+    for (let i = 0; i < 40; i += 1) await commit(db, `Step ${i}`, [named(`m-${i}`)]);
+    let steps = 40;
+    db.journal.hook('deleting', () => void (steps -= 1));
+    fillDisk(() => steps >= 40);
+    await commit(db, 'Delete', [{ table: 'mounts', id: 'm-3', after: null }]);
+    fillDisk(() => false);
+    expect(await db.mounts.get('m-3')).toBeUndefined();
+    expect(await db.journal.count()).toBe(21);
+    expect(await undo(db)).toBe('Delete');
+    expect(await db.mounts.get('m-3')).toBeDefined();
   });
 });
 

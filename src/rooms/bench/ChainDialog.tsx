@@ -6,6 +6,7 @@ import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { findChains, type ChainSearch } from '@/core/rig/search/chains';
 import { verdictOf } from '@/core/rig/report/setUp';
+import { trainFactor } from '@/core/rig/train';
 import { byGrade, judgedChain, type Offer } from '@/core/rig/search/offers';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Part } from '@/core/kit/records/part';
@@ -83,16 +84,15 @@ function useChains(workspace: Workspace, record: RigRecord) {
     const rig = resolveRig(workspace, { ...record, partIds: [] });
     if (isMissing(rig)) return null;
     const search = findChains(rig.lens, rig.body, workspace.parts, rig.mounts);
-    const found = search.chains.map(({ parts, factor }): FoundChain => {
-      const joined = { ...rig, parts };
-      return {
-        ...judgedChain(rig, parts),
-        ids: parts.map((p) => p.id),
-        verdict: verdictOf(joined).kind,
-        focalMm: rig.settings.focalMm * factor,
-      };
-    });
-    return { search, found: byGrade(found).slice(0, MOST_SHOWN) };
+    const judged = byGrade(search.chains.map(({ parts }) => judgedChain(rig, parts)));
+    const found = judged.slice(0, MOST_SHOWN).map(({ record: parts, ...offer }): FoundChain => ({
+      ...offer,
+      record: parts,
+      ids: parts.map((p) => p.id),
+      verdict: verdictOf({ ...rig, parts }).kind,
+      focalMm: rig.settings.focalMm * trainFactor(parts),
+    }));
+    return { search, found };
   }, [workspace, record]);
 }
 
