@@ -20,4 +20,6 @@ for (const [project, path] of [
   const { code } = await run(bin('vitest'), ['run', '--project', project, path], { env });
   isWhole &&= code === 0;
 }
+const { code: slow } = await run(bin('tsx'), ['scripts/campaign/slowest.ts'], { env });
+isWhole &&= slow === 0;
 process.exitCode = isWhole ? 0 : 1;

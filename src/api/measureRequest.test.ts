@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { drawRig, exposureOf, mapOf } from '../../tests/support/frames';
+import { drawRig, exposureOf, mapOf, SHOT } from '../../tests/support/frames';
 import { pngFile } from '@/core/bench-camera/encode';
 import { expose } from '@/core/bench-camera/expose';
 import { trueRadii } from '@/core/bench-camera/rays';
@@ -9,14 +9,10 @@ import { answerMeasure } from './measureRequest';
 
 const rig = { ...drawRig(randomOf(21), 0.75, 0.8), sensor: { widthMm: 36, heightMm: 24 } };
 const map = mapOf(rig, 8);
-const png = pngFile(expose(map, exposureOf(rig, randomOf(1), { widthPx: 900, heightPx: 600 })), {
-  focalMm: 35,
-  fNumber: 8,
-  exposureS: 0.01,
-  iso: 100,
-  takenAt: '2026-05-12 09:30:00',
-  srgb: true,
-});
+const png = pngFile(
+  expose(map, exposureOf(rig, randomOf(1), { widthPx: 900, heightPx: 600 })),
+  SHOT,
+);
 
 const post = (body: BodyInit, query = 'sensor=36x24', type = 'image/png') =>
   answerMeasure(

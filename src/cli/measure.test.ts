@@ -2,7 +2,7 @@ import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { drawRig, exposureOf, mapOf } from '../../tests/support/frames';
+import { drawRig, exposureOf, mapOf, SHOT } from '../../tests/support/frames';
 import { pngFile } from '@/core/bench-camera/encode';
 import { expose } from '@/core/bench-camera/expose';
 import { trueRadii } from '@/core/bench-camera/rays';
@@ -25,17 +25,9 @@ const truth = (fNumber: number) => trueRadii(mapOf(rig, fNumber)).halfLight ?? N
 beforeAll(() => {
   for (const fNumber of [5.6, 11]) {
     const exposure = exposureOf(rig, randomOf(1), { widthPx: 900, heightPx: 600 });
-    const shot = {
-      focalMm: 35,
-      fNumber,
-      exposureS: 0.01,
-      iso: 100,
-      takenAt: '2026-05-12 09:30:00',
-      srgb: true,
-    };
     writeFileSync(
       join(folder, `wall-${fNumber}.png`),
-      pngFile(expose(mapOf(rig, fNumber), exposure), shot),
+      pngFile(expose(mapOf(rig, fNumber), exposure), { ...SHOT, fNumber }),
     );
   }
   writeFileSync(join(folder, 'notes.txt'), 'not a frame');

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
+import { recordKey } from '@/store/db';
 import type { ImportItem, ImportMode, ImportPreview, ItemState } from '@/store/importing';
 import type { Keeper } from '@/store/keeper';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
@@ -63,7 +64,6 @@ const STATE_WORDS: Record<ItemState, string> = {
 };
 
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
-const keyOf = ({ table, id }: Pick<ImportItem, 'table' | 'id'>): string => `${table}/${id}`;
 
 function CountsTable({ counts }: Pick<ImportPreview, 'counts'>) {
   return (
@@ -105,11 +105,11 @@ export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) 
   const { isFresh, counts, differing } = preview;
   const conflicts = differing.filter((i) => i.state === 'conflict');
   // What was changed here as well is kept unless one says otherwise.
-  const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(conflicts.map(keyOf)));
+  const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(conflicts.map(recordKey)));
   const turn = (item: ImportItem, take: boolean) => {
     const next = new Set(left);
-    if (take) next.delete(keyOf(item));
-    else next.add(keyOf(item));
+    if (take) next.delete(recordKey(item));
+    else next.add(recordKey(item));
     setLeft(next);
   };
   const unlisted = differing.length - MOST_LISTED;
@@ -126,9 +126,9 @@ export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) 
           <Items>
             {differing.slice(0, MOST_LISTED).map((item) => (
               <FlagField
-                key={keyOf(item)}
+                key={recordKey(item)}
                 label={`${item.name}: ${TABLE_WORDS[item.table][0]}, ${STATE_WORDS[item.state]}`}
-                on={!left.has(keyOf(item))}
+                on={!left.has(recordKey(item))}
                 onTurn={(take) => turn(item, take)}
               />
             ))}

@@ -46,9 +46,7 @@ export async function keepBackup(db: HaloDatabase, reason: string, at: number): 
       return false;
     const id = await db.backups.add({ at, reason, counts, size: text.length });
     await db.backupTexts.put({ id, text });
-    const old = surplus(await db.backups.toArray(), at);
-    await db.backups.bulkDelete(old);
-    await db.backupTexts.bulkDelete(old);
+    await db.dropBackups(surplus(await db.backups.toArray(), at));
     return true;
   });
 }

@@ -1,6 +1,6 @@
 /** The workspace in the browser's own database. */
-import { newId } from '@/core/kit/newId';
 import Dexie, { type EntityTable, type PromiseExtended, type Table, type Transaction } from 'dexie';
+import { newId } from '@/core/kit/newId';
 import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migrations';
 import { SHAPE } from '@/core/kit/checks/generated/shape';
 import type { Judgement } from '@/core/kit/records/judgement';
@@ -42,6 +42,9 @@ export interface Change<T extends RecordTable = RecordTable> {
   before: Records[T] | null;
   after: Records[T] | null;
 }
+
+/** Names a record among those of all tables: "lenses/w50". */
+export const recordKey = ({ table, id }: { table: string; id: string }): string => `${table}/${id}`;
 
 /** The whole workspace as it was at a time. */
 export interface Backup {
@@ -238,6 +241,14 @@ export class HaloDatabase extends Dexie {
         completed(DEFINITIONS[sort], record),
       );
       await shapes.put({ id: SHAPE_ID, shape: SHAPE });
+    });
+  }
+
+  /** Lets go of backups, each with what it holds. */
+  dropBackups(ids: readonly number[]): Promise<void> {
+    return this.transaction('rw', this.backups, this.backupTexts, async () => {
+      await this.backups.bulkDelete([...ids]);
+      await this.backupTexts.bulkDelete([...ids]);
     });
   }
 

@@ -6,7 +6,7 @@ import {
   type Tables,
   type Workspace,
 } from '@/core/kit/records/workspace';
-import { EXTRAS_ID, JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
+import { EXTRAS_ID, JUDGEMENT_ID, recordKey, type HaloDatabase, type JudgementRecord } from './db';
 import { commit, type Committed, type Write } from './journal';
 import { isEmpty, loadWorkspace, readExtras } from './load';
 
@@ -42,7 +42,7 @@ function importItems(
         ? 'new'
         : sameValue(own, theirs[i])
           ? 'same'
-          : changedByHand.has(`${table}/${id}`)
+          : changedByHand.has(recordKey({ table, id }))
             ? 'conflict'
             : 'changed';
       return { table, id, name, state };

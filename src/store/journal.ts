@@ -4,6 +4,7 @@ import sameValue from 'fast-deep-equal';
 import type { Problem } from '@/core/words/problem';
 import {
   RECORD_TABLES,
+  recordKey,
   sortOf,
   type Change,
   type HaloDatabase,
@@ -136,8 +137,6 @@ async function put(
   }
 }
 
-const keyOf = ({ table, id }: Pick<Change, 'table' | 'id'>): string => `${table}/${id}`;
-
 /** The records that are stored where something is to be written, by table and id. */
 async function storedBehind(
   db: HaloDatabase,
@@ -147,7 +146,7 @@ async function storedBehind(
   for (const table of new Set(writes.map((w) => w.table))) {
     const ids = writes.filter((w) => w.table === table).map((w) => w.id);
     for (const record of await db.records(table).bulkGet(ids))
-      if (record) stored.set(keyOf({ table, id: record.id }), record);
+      if (record) stored.set(recordKey({ table, id: record.id }), record);
   }
   return stored;
 }
@@ -175,8 +174,7 @@ async function forgetOldSteps(db: HaloDatabase): Promise<void> {
 /** Lets go of all backups but the newest; whether there were any. */
 async function forgetOldBackups(db: HaloDatabase): Promise<boolean> {
   const old = (await db.backups.orderBy('id').primaryKeys()).slice(0, -1);
-  await db.backups.bulkDelete(old);
-  await db.backupTexts.bulkDelete(old);
+  await db.dropBackups(old);
   return old.length > 0;
 }
 
@@ -219,8 +217,8 @@ export async function commit(
       const stored = await storedBehind(db, writes);
       for (const write of writes) {
         const { table, id } = write;
-        const before = stored.get(keyOf(write)) ?? null;
-        const { after, conflicts: met } = outcome(write, before, own.get(keyOf(write)));
+        const before = stored.get(recordKey(write)) ?? null;
+        const { after, conflicts: met } = outcome(write, before, own.get(recordKey(write)));
         conflicts.push(...met);
         if (!sameValue(before, after)) changes.push({ table, id, before, after });
       }
@@ -235,19 +233,19 @@ export async function commit(
       return { changes, conflicts };
     });
   const done = await withRoom(db, writes, attempt);
-  for (const change of done.changes) own.set(keyOf(change), change.after);
+  for (const change of done.changes) own.set(recordKey(change), change.after);
   return { written: done.changes.length > 0, conflicts: done.conflicts };
 }
 
 /** Two steps as one: each record from before the first to after the last that touched it. */
 function merged(first: readonly Change[], second: readonly Change[]): Change[] {
-  const earlier = new Map(first.map((change) => [keyOf(change), change]));
-  const later = new Set(second.map(keyOf));
+  const earlier = new Map(first.map((change) => [recordKey(change), change]));
+  const later = new Set(second.map(recordKey));
   const both = second.map((change) => ({
     ...change,
-    before: (earlier.get(keyOf(change)) ?? change).before,
+    before: (earlier.get(recordKey(change)) ?? change).before,
   }));
-  return [...first.filter((change) => !later.has(keyOf(change))), ...both];
+  return [...first.filter((change) => !later.has(recordKey(change))), ...both];
 }
 
 async function record(
@@ -278,7 +276,7 @@ export async function changedHere(db: HaloDatabase): Promise<Set<string>> {
   // What came from files is large, and is not read.
   const fromFiles = new Set(await db.journal.where('origin').equals('file').primaryKeys());
   const entries = await db.journal.bulkGet(inForce.filter((seq) => !fromFiles.has(seq)));
-  return new Set(entries.flatMap((entry) => (entry?.changes ?? []).map(keyOf)));
+  return new Set(entries.flatMap((entry) => (entry?.changes ?? []).map(recordKey)));
 }
 
 const lastInForce = (db: HaloDatabase) => db.journal.where('undone').equals(0).last();

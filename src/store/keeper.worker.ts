@@ -8,7 +8,7 @@ import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
 import type { WorkspaceFile } from '@/core/kit/records/workspace';
 import { problemText } from '@/core/words/problem';
 import { keepBackup, restoreBackup } from './backups';
-import { HaloDatabase } from './db';
+import { HaloDatabase, recordKey } from './db';
 import { importWorkspace, previewOf, type ImportMode, type ImportPreview } from './importing';
 import { changedHere, commit, type Committed, type Write } from './journal';
 import { loadWorkspace, loadWorkspaceFile } from './load';
@@ -54,7 +54,7 @@ function keeperDoor(db: HaloDatabase) {
           file,
           mode,
           `Open ${name}`,
-          (table, id) => !left.has(`${table}/${id}`),
+          (table, id) => !left.has(recordKey({ table, id })),
         );
       });
     },

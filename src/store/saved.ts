@@ -1,25 +1,16 @@
 /** How much was changed since the workspace was last saved to a file: a database can be lost with all its backups. */
 import type { HaloDatabase } from './db';
+import { recall, remember } from './remembered';
 
 const KEY = 'wandering-halo-saved';
 
 /** Number of the last step that went into a file; 0 where none was saved. */
-function savedUpTo(): number {
-  try {
-    return Number(localStorage.getItem(KEY) ?? 0);
-  } catch {
-    return 0;
-  }
-}
+const savedUpTo = (): number => Number(recall(KEY) ?? 0);
 
 /** Tells that all there is now stands in a file. */
 export async function rememberSaved(db: HaloDatabase): Promise<void> {
   const [last] = await db.journal.orderBy('seq').reverse().limit(1).primaryKeys();
-  try {
-    localStorage.setItem(KEY, String(last ?? 0));
-  } catch {
-    // A browser that keeps nothing has nothing to remember.
-  }
+  remember(KEY, String(last ?? 0));
 }
 
 /** Steps in force that no file holds. */

@@ -1,6 +1,6 @@
 /** A thin door to reading the Lensfun database, so that thousands of entries freeze no screen. */
-import { newId } from '@/core/kit/newId';
 import { expose } from 'comlink';
+import { newId } from '@/core/kit/newId';
 import { readLensfun, type LensfunCamera, type LensfunLens } from '@/core/exchange/lensfun';
 import { bodyRecord, lensRecord, ownName } from '@/core/exchange/lensfunRecords';
 import type { Body } from '@/core/kit/records/body';

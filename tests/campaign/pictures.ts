@@ -1,18 +1,12 @@
 import sharp from 'sharp';
 import { pngFile } from '@/core/bench-camera/encode';
 import { randomOf } from '@/core/maths/random';
+import { SHOT } from '../support/frames';
 
-export type PictureKind = 'jpeg' | 'png' | 'png16' | 'tiff';
+export const PICTURE_KINDS = ['jpeg', 'png', 'png16', 'tiff'] as const;
+export type PictureKind = (typeof PICTURE_KINDS)[number];
 
 const [WIDTH, HEIGHT] = [120, 80];
-const SHOT = {
-  focalMm: 35,
-  fNumber: 8,
-  exposureS: 0.01,
-  iso: 100,
-  takenAt: '2026-05-12 09:30:00',
-  srgb: true,
-};
 
 /** A small picture of noise, whole. */
 export async function pictureFile(kind: PictureKind): Promise<Uint8Array> {

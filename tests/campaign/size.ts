@@ -1,5 +1,5 @@
 /** How much is tried: some of it in `npm test`, very much in `npm run campaign`. */
-export const IS_CAMPAIGN = process.env.CAMPAIGN === '1';
+const IS_CAMPAIGN = process.env.CAMPAIGN === '1';
 
 export const tries = ({ inTest, inCampaign }: { inTest: number; inCampaign: number }): number =>
   IS_CAMPAIGN ? inCampaign : inTest;

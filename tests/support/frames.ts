@@ -1,4 +1,5 @@
 /** Test frames of the simulated camera: rigs drawn at random, their truth known. */
+import type { ShotSettings } from '@/core/bench-camera/exif';
 import sharp from 'sharp';
 import { expose, type Exposure } from '@/core/bench-camera/expose';
 import { hiddenLens } from '@/core/bench-camera/hiddenLens';
@@ -12,6 +13,16 @@ import {
 import type { PixelImage } from '@/core/measure/file/pixels';
 import { FULL_FRAME, diagonalMm, type FrameSize } from '@/core/optics/formats';
 import { randomOf, type Random } from '@/core/maths/random';
+
+/** How a frame says it was taken, where no test minds. */
+export const SHOT: ShotSettings = {
+  focalMm: 35,
+  fNumber: 8,
+  exposureS: 0.01,
+  iso: 100,
+  takenAt: '2026-05-12 09:30:00',
+  srgb: true,
+};
 
 export const FORMATS: readonly FrameSize[] = [
   { widthMm: 17.3, heightMm: 13 },

@@ -54,15 +54,14 @@ const oneFrameShare = (fNumber: number): number =>
 /** The exit pupil, where the frames can tell it, mm; null where the prior of the kind must do. */
 function exitPupilOf({ exitPupilMm, layout }: HaloFit, fNumber: number): number | null {
   if (layout.frames < 2 && fNumber < TELLS_FALLOFF_FROM) return null;
-  return Math.min(FARTHEST_PUPIL_MM, Math.max(5, exitPupilMm ?? FARTHEST_PUPIL_MM));
+  return clamp(exitPupilMm ?? FARTHEST_PUPIL_MM, 5, FARTHEST_PUPIL_MM);
 }
 
 /** How far the edge lies toward or beyond the farthest corner any frame shows, 0..1. */
 function beyondCorner({ fields, halfLightMm, centre }: HaloFit): number {
   const corner =
     (fields[0]?.halfDiagonalMm ?? halfLightMm) + Math.hypot(centre.xMm, centre.yMm) / 2;
-  const share = (halfLightMm / corner - NEAR_CORNER) / (WELL_BEYOND - NEAR_CORNER);
-  return Math.min(1, Math.max(0, share));
+  return clamp((halfLightMm / corner - NEAR_CORNER) / (WELL_BEYOND - NEAR_CORNER), 0, 1);
 }
 
 /**

@@ -85,12 +85,11 @@ function useChains(workspace: Workspace, record: RigRecord) {
     if (isMissing(rig)) return null;
     const search = findChains(rig.lens, rig.body, workspace.parts, rig.mounts);
     const judged = byGrade(search.chains.map(({ parts }) => judgedChain(rig, parts)));
-    const found = judged.slice(0, MOST_SHOWN).map(({ record: parts, ...offer }): FoundChain => ({
+    const found = judged.slice(0, MOST_SHOWN).map((offer): FoundChain => ({
       ...offer,
-      record: parts,
-      ids: parts.map((p) => p.id),
-      verdict: verdictOf({ ...rig, parts }).kind,
-      focalMm: rig.settings.focalMm * trainFactor(parts),
+      ids: offer.record.map((p) => p.id),
+      verdict: verdictOf({ ...rig, parts: offer.record }).kind,
+      focalMm: rig.settings.focalMm * trainFactor(offer.record),
     }));
     return { search, found };
   }, [workspace, record]);

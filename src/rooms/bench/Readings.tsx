@@ -2,7 +2,7 @@
 import { memo, useCallback, useState } from 'react';
 import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
-import { SCHOOLS, type Judgement, type School as SchoolName } from '@/core/kit/records/judgement';
+import { SCHOOLS, type Judgement, type School } from '@/core/kit/records/judgement';
 import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
@@ -72,7 +72,7 @@ function knownWords(report: Report): string {
   return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ± ${mm(edgeSigmaMm, 2)}`;
 }
 
-const SCHOOL_LIMIT: Record<SchoolName, keyof Judgement> = {
+const SCHOOL_LIMIT: Record<School, keyof Judgement> = {
   strict: 'strictStops',
   'grade it out': 'gradeStops',
   'as a look': 'lookStops',
@@ -144,7 +144,7 @@ interface JudgedByProps {
 }
 
 /** How dark a corner may be; like the basis below it stands still while rings are turned. */
-const School = memo(function School({ judgement, onJudge }: JudgedByProps) {
+const SchoolChoice = memo(function SchoolChoice({ judgement, onJudge }: JudgedByProps) {
   return (
     <Judged>
       <Choice
@@ -159,13 +159,13 @@ const School = memo(function School({ judgement, onJudge }: JudgedByProps) {
           },
         ]}
         chosen={judgement.school}
-        onChoose={(id) => onJudge({ ...judgement, school: id as SchoolName })}
+        onChoose={(id) => onJudge({ ...judgement, school: id as School })}
       />
     </Judged>
   );
 });
 
-const Basis = memo(function Basis({ judgement, onJudge }: JudgedByProps) {
+const BasisChoice = memo(function BasisChoice({ judgement, onJudge }: JudgedByProps) {
   return (
     <Choice
       label="Equivalents count by"
@@ -198,11 +198,11 @@ export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
           startsOpen={group.id === 'become' && !startsBad}
         >
           <Rows group={group} ask={ask} />
-          {group.id === 'become' && <Basis judgement={rig.judgement} onJudge={onJudge} />}
+          {group.id === 'become' && <BasisChoice judgement={rig.judgement} onJudge={onJudge} />}
         </Fold>
       ))}
       <Cautions cautions={report.cautions} />
-      <School judgement={rig.judgement} onJudge={onJudge} />
+      <SchoolChoice judgement={rig.judgement} onJudge={onJudge} />
       <WhyPopover
         pressed={asked?.pressed ?? null}
         why={() => explain(asked?.reading ?? 'verdict', rig, report, today())}

@@ -1,6 +1,6 @@
 'use client';
-import { newId } from '@/core/kit/newId';
 import { useMemo, useState } from 'react';
+import { newId } from '@/core/kit/newId';
 import { restingSettings, type RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';

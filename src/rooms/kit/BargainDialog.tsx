@@ -1,7 +1,7 @@
 'use client';
-import { newId } from '@/core/kit/newId';
 import { useMemo } from 'react';
 import styled from 'styled-components';
+import { newId } from '@/core/kit/newId';
 import { fullName } from '@/core/kit/records/body';
 import { quickLens } from '@/core/kit/quickLens';
 import type { Workspace } from '@/core/kit/records/workspace';

@@ -1,7 +1,7 @@
 'use client';
-import { newId } from '@/core/kit/newId';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
+import { newId } from '@/core/kit/newId';
 import type { ReadRows, Sheet } from '@/core/exchange/csv';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { problemText } from '@/core/words/problem';

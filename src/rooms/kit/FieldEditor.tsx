@@ -1,7 +1,7 @@
 'use client';
-import { newId } from '@/core/kit/newId';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
+import { newId } from '@/core/kit/newId';
 import { valueAt } from '@/core/kit/fields/paths';
 import type { Field, ScalarField } from '@/core/kit/fields/fieldTypes';
 import type { Mount } from '@/core/kit/records/mount';

@@ -1,7 +1,7 @@
 'use client';
-import { newId } from '@/core/kit/newId';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
+import { newId } from '@/core/kit/newId';
 import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fields/fieldTypes';
 import { isEmpty } from '@/store/load';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';

@@ -62,8 +62,9 @@ export function TableView(props: TableViewProps) {
       const kept = known.get(record);
       if (kept !== undefined) return kept;
       const said = [...columns.map((c) => c.text(record, context)), record.note].join(' ');
-      known.set(record, said.toLowerCase());
-      return said.toLowerCase();
+      const words = said.toLowerCase();
+      known.set(record, words);
+      return words;
     };
   }, [table, context]);
   const shown = useMemo(() => filtered(table, all, filter, words), [table, all, filter, words]);

@@ -1,6 +1,6 @@
 'use client';
-import { newId } from '@/core/kit/newId';
 import { useMemo } from 'react';
+import { newId } from '@/core/kit/newId';
 import { withValueAt } from '@/core/kit/fields/paths';
 import { stillEstimated } from '@/core/kit/records/lens';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';

@@ -76,10 +76,7 @@ function Off({ entry }: { entry: Measurement }) {
 type Names = ReadonlyMap<string, string>;
 
 /** Writing CSV is loaded only when it is needed. */
-async function saveLog(
-  shown: readonly Measurement[],
-  names: ReadonlyMap<string, string>,
-): Promise<void> {
+async function saveLog(shown: readonly Measurement[], names: Names): Promise<void> {
   const { logCsv } = await import('@/core/exchange/logCsv');
   download('wandering-halo-log.csv', logCsv(shown, names), 'text/csv');
 }
@@ -96,7 +93,7 @@ const frameWords = (m: Measurement): string =>
 type LogColumn = GridColumn<Measurement> & SortedColumn<Measurement>;
 
 /** The columns of the log; `names` are those of lenses and parts by id. */
-const columnsOf = (names: ReadonlyMap<string, string>): readonly LogColumn[] => [
+const columnsOf = (names: Names): readonly LogColumn[] => [
   {
     id: 'when',
     title: 'When',

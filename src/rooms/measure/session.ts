@@ -7,6 +7,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { shotList, type Shot } from '@/core/measure/shotList';
 import type { Tone } from '@/core/measure/light/tone';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import { recall, remember } from '@/store/remembered';
 
 export interface SessionChoice {
   /** A rig of the workspace; null for a lens straight on a body. */
@@ -85,17 +86,9 @@ export const setOf = ({ lens, mode, parts }: Session): string =>
 /** What this browser keeps under a key; null where it keeps nothing, or nothing that can be read. */
 function remembered(key: string): unknown {
   try {
-    return JSON.parse(localStorage.getItem(key) ?? 'null');
+    return JSON.parse(recall(key) ?? 'null');
   } catch {
     return null;
-  }
-}
-
-function remember(key: string, value: unknown): void {
-  try {
-    localStorage.setItem(key, JSON.stringify(value));
-  } catch {
-    // A browser that keeps nothing still works until the page is left.
   }
 }
 
@@ -109,7 +102,7 @@ export function readTicks(): ReadonlySet<string> {
 }
 
 export const writeTicks = (ticks: ReadonlySet<string>): void =>
-  remember(TICKS, [...ticks].slice(-500));
+  remember(TICKS, JSON.stringify([...ticks].slice(-500)));
 
 /** What was measured last, to go on with; how files are read begins anew. */
 export function lastChoice(): SessionChoice {
@@ -126,6 +119,6 @@ export function lastChoice(): SessionChoice {
 }
 
 export const rememberChoice = ({ tone: _, ...choice }: SessionChoice): void =>
-  remember(CHOICE, choice);
+  remember(CHOICE, JSON.stringify(choice));
 
 export const tickOf = (session: Session, shot: Shot): string => `${setOf(session)} ${shot.id}`;

@@ -1,0 +1,17 @@
+/** Small things a browser remembers outside the workspace; one that keeps nothing is as one that is new. */
+
+export function recall(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+export function remember(key: string, text: string): void {
+  try {
+    localStorage.setItem(key, text);
+  } catch {
+    // Nothing rests on it.
+  }
+}

@@ -1,0 +1,147 @@
+/** Every reader of the program with something whole to read, and what is wrong with what comes of it. */
+import { answerEvaluate } from '@/api/evaluateRequest';
+import { guessMapping, readRows, readSheet, writeCsv } from '@/core/exchange/csv';
+import { readLensfun } from '@/core/exchange/lensfun';
+import { bodyRecord, lensRecord } from '@/core/exchange/lensfunRecords';
+import { readRigQuery, rigQuery } from '@/core/exchange/link';
+import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
+import { tideMill } from '@/core/demo/tideMill';
+import { checkRecord } from '@/core/kit/checks/validate';
+import { readQuantity } from '@/core/kit/fields/quantity';
+import { readEngraving } from '@/core/kit/engraving';
+import type { Random } from '@/core/maths/random';
+import { decodeFrame } from '@/core/measure/file/decode';
+import { readCurve } from '@/core/measure/light/tone';
+import type { Result } from '@/core/words/problem';
+import { decodePicture } from '@/node/picture';
+import { damagedBytes, damagedText } from './mutate';
+import { PICTURE_KINDS, pictureFile } from './pictures';
+
+/** Where something that is no finite figure stands in a value; null where nothing does. */
+function wrongFigure(value: unknown, path = ''): string | null {
+  if (typeof value === 'number') return Number.isFinite(value) ? null : path;
+  if (value === null || typeof value !== 'object') return null;
+  for (const [key, inner] of Object.entries(value)) {
+    const wrong = wrongFigure(inner, `${path}/${key}`);
+    if (wrong !== null) return wrong;
+  }
+  return null;
+}
+
+/** What is wrong with an answer; null where it is as it should be. */
+export function faultOf(result: Result<unknown>): string | null {
+  if (result.ok) {
+    const wrong = wrongFigure(result.value);
+    return wrong === null ? null : `no figure at ${wrong}`;
+  }
+  const [first] = result.problems;
+  if (!first) return 'refused without a word';
+  if (result.problems.length > 101) return `${result.problems.length} problems told`;
+  return /[.:”)]$/.test(first.sentence.trim()) && first.sentence.length > 8
+    ? null
+    : `no sentence: ${first.sentence.slice(0, 80)}`;
+}
+
+const small = {
+  ...tideMill,
+  lenses: tideMill.lenses.slice(0, 2),
+  bodies: tideMill.bodies.slice(0, 1),
+  parts: tideMill.parts.slice(0, 2),
+  rigs: tideMill.rigs.slice(0, 1),
+};
+const workspaceText = writeWorkspace(small);
+export const LENSFUN = `<lensdatabase version="1"><mount><name>m</name><compat>n</compat></mount>
+<camera><maker>a</maker><model>b</model><mount>m</mount><cropfactor>1.5</cropfactor></camera>
+<lens><maker>a</maker><model>50mm f/1.8</model><mount>m</mount><cropfactor>1.5</cropfactor>
+<calibration><vignetting model="pa" focal="50" aperture="1.8" distance="10" k1="-0.5" k2="0.1" k3="0"/>
+<vignetting model="pa" focal="50" aperture="8" distance="10" k1="-0.2" k2="0" k3="0"/></calibration></lens></lensdatabase>`;
+
+/** Reads a text by one of the program's readers; answers what is wrong with what came. */
+export const READERS: Record<
+  string,
+  { whole: string; read: (text: string) => Promise<string | null> | string | null }
+> = {
+  'a workspace file': { whole: workspaceText, read: (text) => faultOf(readWorkspace(text)) },
+  'a table of lenses': {
+    whole: writeCsv('lenses', small.lenses),
+    read: (text) => {
+      const sheet = readSheet(text, 'lenses.csv');
+      if (!sheet.ok) return faultOf(sheet);
+      const mapping = guessMapping('lenses', sheet.value.header);
+      const { markings, lenses: here } = small;
+      let made = 0;
+      const newId = () => `new-${(made += 1)}`;
+      return wrongFigure(readRows('lenses', sheet.value, mapping, { here, markings, newId }));
+    },
+  },
+  'a Lensfun database': {
+    whole: LENSFUN,
+    read: (text) => {
+      const found = readLensfun(text, 'lens.xml');
+      const fault = faultOf(found);
+      if (fault !== null || !found.ok) return fault;
+      for (const entry of found.value.lenses) {
+        const lens = lensRecord(entry, { mounts: small.mounts, markings: [] }, 'x');
+        if (lens && !checkRecord('lenses', lens).ok) return 'a lens that does not pass';
+      }
+      for (const entry of found.value.cameras)
+        if (!checkRecord('bodies', bodyRecord(entry, small.mounts, 'x')).ok)
+          return 'a body that does not pass';
+      return null;
+    },
+  },
+  'a link': {
+    whole: rigQuery('rig', tideMill.rigs[0]!.settings),
+    read: (text) => wrongFigure(readRigQuery(text)),
+  },
+  'an engraving': {
+    whole: '18-55mm 1:3.5-5.6',
+    read: (text) => wrongFigure(readEngraving(text, tideMill.markings)),
+  },
+  'a length': { whole: '0.45 m', read: (text) => wrongFigure(readQuantity(text, 'mm')) },
+  'a curve': { whole: '0 0\n0.5 0.2\n1 1', read: (text) => faultOf(readCurve(text)) },
+  'a request': {
+    whole: JSON.stringify({ workspace: small, rig: small.rigs[0]!.id }),
+    read: async (text) => {
+      const response = await answerEvaluate(
+        new Request('http://127.0.0.1/api/evaluate', {
+          method: 'POST',
+          body: text,
+          headers: { 'content-type': 'application/json', host: '127.0.0.1' },
+        }),
+      );
+      if (response.status >= 500) return `status ${response.status}`;
+      const answer = await response.text();
+      return /\bat .*\.(ts|js):\d/.test(answer) ? 'a stack' : null;
+    },
+  },
+};
+
+/** Reads a picture's bytes; answers what is wrong with what came. */
+async function readPicture(bytes: Uint8Array): Promise<string | null> {
+  const decoded = await decodeFrame(bytes, 'frame', decodePicture);
+  return decoded.ok ? wrongFigure(decoded.value.settings) : faultOf(decoded);
+}
+
+/** A reader that can be tried: on what is whole, and on damage drawn at random. */
+export interface Trial {
+  name: string;
+  whole: () => Promise<string | null>;
+  damaged: (random: Random) => Promise<string | null>;
+}
+
+export const TRIALS: readonly Trial[] = [
+  ...Object.entries(READERS).map(([name, { whole, read }]): Trial => ({
+    name,
+    whole: async () => read(whole),
+    damaged: async (random) => read(damagedText(whole, random)),
+  })),
+  ...PICTURE_KINDS.map((kind): Trial => {
+    const whole = pictureFile(kind);
+    return {
+      name: `a ${kind}`,
+      whole: async () => readPicture(await whole),
+      damaged: async (random) => readPicture(damagedBytes(await whole, random)),
+    };
+  }),
+];
