@@ -48,12 +48,15 @@ export interface HaloEvidence extends HaloUnsure {
 const UNLIKE_SHARE = { measured: 0, published: 0.01, estimated: 0.01 } as const;
 
 /**
- * Prediction four stops away from what one frame, or one published figure, tells, mm on 36x24: found on lenses
- * traced by rays (docs/optics.md, "Risk").
+ * Prediction far from the aperture of one frame, or one published figure, mm on 36x24: found on lenses traced by
+ * rays (docs/optics.md, "Risk").
  */
 const ONE_APERTURE_SIGMA_MM = { measured: 3, published: 2, estimated: 3 } as const;
-/** So many stops from its aperture one figure tells as little as it ever will. */
-const ONE_APERTURE_STOPS = 4;
+/**
+ * An edge wanders with the width of the cone that grazes it, so with 1/N and not with stops: f/8 tells f/16 well
+ * and f/2 badly. Where 1/N differs by so much, one figure tells as little as it ever will.
+ */
+const ONE_APERTURE_REACH = 0.3;
 /** Growth per octave of focal length outside the samples, share of R. An assumption. */
 const OUTSIDE_SIGMA_SHARE = 0.06;
 /** Growth half way between two samples an octave apart, share of R; zooms wander between. An assumption. */
@@ -81,10 +84,11 @@ function knotVariances(
 ): Variances {
   const { kind } = sample.evidence;
   const single = isOneFrame(sample.evidence);
-  const stops = Math.abs(stopsBetweenFNumbers(fNumber, sample.fNumber));
   // A published radius speaks of one aperture, as a frame does; two rims were told from several.
   const ofOne = single || (kind !== 'measured' && sample.rear === null);
-  const away = ofOne ? Math.min(1, stops / ONE_APERTURE_STOPS) : 0;
+  const away = ofOne
+    ? Math.min(1, Math.abs(1 / fNumber - 1 / sample.fNumber) / ONE_APERTURE_REACH)
+    : 0;
   const singleMm =
     (ONE_APERTURE_SIGMA_MM[kind] * diagonalMm(lens.designFormat)) / diagonalMm(FULL_FRAME);
   const falloffKind = isEdgeUnseen(sample) ? 'measured' : kind;
@@ -212,9 +216,7 @@ function doubtsOf(
   return [...doubts, ...focus.doubts];
 }
 
-/** Whether frames tell the edge and the falloff apart: a single one wide open does not. */
-const isMeasuredWell = ({ sample }: Knot): boolean =>
-  sample.evidence.frames > 0 && sample.exitPupilMm !== null;
+const restsOnFrames = ({ sample }: Knot): boolean => sample.evidence.frames > 0;
 
 /**
  * What the prediction rests on and how sure it is. `scale` is the factor of the train behind the lens,
@@ -250,7 +252,7 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
     falloffSigma: Math.hypot(Math.sqrt(variances.falloff), focus.falloff),
     unlikeShare: UNLIKE_SHARE[kind],
     isSideUnknown: knots.some(({ sample }) => sample.rear === null),
-    errors: knots.every(isMeasuredWell) ? 'long-tailed' : 'normal',
+    errors: knots.every(restsOnFrames) ? 'long-tailed' : 'normal',
     sampleIds: knots.map((k) => k.sample.id),
     frames: knots.reduce((sum, k) => sum + k.sample.evidence.frames, 0),
     date: knots.reduce((latest, { sample }) => later(latest, sample.evidence.date), ''),

@@ -10,15 +10,21 @@ export function normalShare(z: number): number {
   return z >= 0 ? 1 - tail : tail;
 }
 
-/** Most errors of a measurement are small, a few are large: parts of a mixture, by the standard deviation stated. */
+/**
+ * Most errors of a measured edge are small; the few large ones lie rather inward, since a fit is carried outward
+ * from what it sees. Parts of a mixture, by the standard deviation stated (docs/optics.md, "Risk").
+ */
 const LONG_TAILED = [
-  { weight: 0.7, scale: 0.3 },
-  { weight: 0.3, scale: 1.25 },
+  { weight: 0.7, scale: 0.3, shift: 0 },
+  { weight: 0.3, scale: 1.25, shift: -0.3 },
 ] as const;
 
-/** Share below `z` of such a mixture of two normal distributions about 0; its own deviation is 0.73. */
+/** Share below `z` of that mixture of two normal distributions; its own deviation is 0.74. */
 export const longTailedShare = (z: number): number =>
-  LONG_TAILED.reduce((sum, { weight, scale }) => sum + weight * normalShare(z / scale), 0);
+  LONG_TAILED.reduce(
+    (sum, { weight, scale, shift }) => sum + weight * normalShare((z - shift) / scale),
+    0,
+  );
 
 /** Nodes and weights of three-point Gauss-Hermite quadrature over a normal variable. */
 export const HERMITE_3 = [

@@ -38,7 +38,7 @@ const NINETY_SIGMAS = 1.645;
 /** Joint and single fits err each in part. */
 const DISAGREEMENT_SHARE = 0.5;
 /** One frame leaves the edge unsure by this share of it; found on lenses traced by rays (docs/optics.md, measuring). */
-const ONE_FRAME_SHARE = { open: 0.1, closed: 0.02 } as const;
+const ONE_FRAME_SHARE = { open: 0.14, closed: 0.01 } as const;
 /** Where no frame sets a limit outward, the edge is unsure by this share of it. */
 const NO_LIMIT_SHARE = 0.1;
 /** What the model of two rims leaves of any lens, share of the edge. */

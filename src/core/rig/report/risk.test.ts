@@ -97,9 +97,9 @@ describe('the arithmetic of risk', () => {
     const random = randomOf(20261126);
     const normal = () =>
       Math.sqrt(-2 * Math.log(1 - random.next())) * Math.cos(2 * Math.PI * random.next());
-    // The mixture of docs/optics.md, "Risk": seven in ten errors are a third as large as stated.
-    const edgeError = () =>
-      errors === 'normal' ? normal() : normal() * (random.chance(0.7) ? 0.3 : 1.25);
+    // The mixture of docs/optics.md, "Risk": seven in ten errors are a third as large as stated, others lie inward.
+    const measured = () => (random.chance(0.7) ? 0.3 * normal() : 1.25 * normal() - 0.3);
+    const edgeError = () => (errors === 'normal' ? normal() : measured());
     const off = Array.from({ length: 60 }, () => {
       const edgeRadiusMm = random.between(19, 28);
       const softnessMm = edgeRadiusMm * random.between(0.02, 0.6);
@@ -142,7 +142,7 @@ describe('the arithmetic of risk', () => {
       return Math.abs(told - worse / draws);
     });
     // Three softnesses stand for all of them: coarse where the edge is known much better than they are.
-    expect(Math.max(...off)).toBeLessThan(errors === 'normal' ? 0.08 : 0.12);
+    expect(Math.max(...off)).toBeLessThan(errors === 'normal' ? 0.08 : 0.13);
     expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.02);
   });
 
