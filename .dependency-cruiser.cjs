@@ -2,7 +2,13 @@
  * The house, from the ground up. A folder may use those named beside it and nothing else of ours; whatever
  * it names stands above it in this list, so that arrows run downward only. See CONTRIBUTING.md.
  */
-const KIT = ['core/kit/records', 'core/kit/fields', 'core/kit/checks', 'core/kit'];
+const KIT = [
+  'core/kit/records',
+  'core/kit/fields',
+  'core/kit/checks',
+  'core/kit',
+  'core/kit/starter',
+];
 const GROUND = ['core/maths', 'core/optics', 'core/words'];
 const RIG = ['core/rig', 'core/rig/report', 'core/rig/readings', 'core/rig/search'];
 const MEASURE = ['core/measure/file', 'core/measure/light', 'core/measure/fit', 'core/measure'];
@@ -29,6 +35,7 @@ const HOUSE = [
   ['core/kit/fields', [...GROUND, 'core/kit/records']],
   ['core/kit/checks', [...GROUND, 'core/kit/records', 'core/kit/fields']],
   ['core/kit', [...GROUND, 'core/kit/records', 'core/kit/fields', 'core/kit/checks']],
+  ['core/kit/starter', [...GROUND, 'core/kit/records', 'core/kit/fields', 'core/kit']],
 
   ['core/halo', [...GROUND, ...KIT]],
   ['core/frame', [...GROUND, ...KIT, 'core/halo']],

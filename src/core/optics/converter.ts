@@ -11,6 +11,13 @@ export interface ThinConverter {
   shiftMm: number;
 }
 
+/**
+ * How far a thin converter of a factor moves the image toward the lens, mm; negative: away. F(1 - m)²/m for
+ * its focal length F, which an extender has below 0. Source: thin-lens equation.
+ */
+export const shiftOfConverterMm = (factor: number, focalMm: number): number =>
+  (focalMm * (1 - factor) ** 2) / factor;
+
 /** Places outside these cannot belong to a real converter. */
 const NEAREST_MM = 0.5;
 const FARTHEST_MM = 500;

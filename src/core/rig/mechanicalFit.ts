@@ -1,7 +1,6 @@
 /** Whether a rig goes together: registers and infinity, what may strike what, what the contacts carry. */
 import { fullName, type Body } from '../kit/records/body';
-import type { Electronics } from '../kit/records/common';
-import { isTold } from '../kit/records/lens';
+import { isTold, type Electronics } from '../kit/records/common';
 import { isFront, magnifies, type Part } from '../kit/records/part';
 import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/register';
 import { jointProblems, type JointProblem } from './joints';

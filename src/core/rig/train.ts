@@ -3,7 +3,8 @@ import { FARTHEST_PUPIL_MM } from '../kit/records/haloSample';
 import type { Mount } from '../kit/records/mount';
 import { isFront, magnifies, type OwnRim, type Part } from '../kit/records/part';
 import { diagonalMm } from '../optics/formats';
-import { isTold, transmissionOf, type Lens } from '../kit/records/lens';
+import { isTold } from '../kit/records/common';
+import { transmissionOf, type Lens } from '../kit/records/lens';
 import type { Halo, Rim } from '../halo/rims';
 import { converterOfShift } from '../optics/converter';
 import {

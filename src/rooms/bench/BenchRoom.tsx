@@ -4,7 +4,8 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
-import { useShell, useShellKeys } from '@/shell/useShell';
+import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
+import { ActingButton } from '@/ui/controls/Buttons';
 import { RibbonPatterns } from '@/ui/marks/RibbonPatterns';
 import { BENCH_SHORTCUTS, benchKeys } from './benchKeys';
 import { EmptyBench } from './EmptyBench';
@@ -12,19 +13,59 @@ import { RigNameDialog } from './RigNameDialog';
 import { RigOnBench } from './RigOnBench';
 import { RigStrip } from './RigStrip';
 import { RigTools } from './RigTools';
-import { useBench } from './useBench';
+import { OtherWays } from './start/OtherWays';
+import { StartPage } from './start/StartPage';
+import { useBench, type Bench } from './useBench';
 import { usePin } from './usePin';
 import { useRigActions } from './useRigActions';
+
+/** What the Bench asks, while there is nothing to put on it or somebody wants to tell of other gear. */
+function useAsking(workspace: Workspace, bench: Bench) {
+  const [isAsked, setAsked] = useState(false);
+  const ask = useCallback(() => setAsked(true), []);
+  const leave = useCallback(() => setAsked(false), []);
+  const hasKit = workspace.bodies.length > 0 && workspace.lenses.length > 0;
+  return { isAsking: isAsked || (!bench.record && !hasKit), isAsked, ask, leave };
+}
+
+interface StartingProps {
+  workspace: Workspace;
+  shell: Shell;
+  asking: ReturnType<typeof useAsking>;
+  onRig: (id: string) => void;
+}
+
+function Starting({ workspace, shell, asking, onRig }: StartingProps) {
+  const { files, tell } = shell;
+  return (
+    <StartPage
+      workspace={workspace}
+      tell={tell}
+      onRig={(id) => {
+        onRig(id);
+        asking.leave();
+      }}
+      others={
+        asking.isAsked ? (
+          <ActingButton onPress={asking.leave}>Back to the Bench</ActingButton>
+        ) : (
+          <OtherWays onDemo={files.demo} onOpen={files.open} />
+        )
+      }
+    />
+  );
+}
 
 function OpenBench({ workspace }: { workspace: Workspace }) {
   const shell = useShell(workspace);
   const { tell, judge, files } = shell;
   const bench = useBench(workspace, tell);
-  const rigs = useRigActions(workspace, bench.record, bench.actions, tell);
+  const asking = useAsking(workspace, bench);
+  const { record, actions } = bench;
+  const rigs = useRigActions({ workspace, record, bench: actions, tell, onStart: asking.ask });
   const { ghost, pin } = usePin(bench);
   const [comparing, setComparing] = useState(false);
   const compare = useCallback(() => setComparing((open) => !open), []);
-  const { record, actions } = bench;
 
   useShellKeys(shell, benchKeys(workspace, bench, { pin, compare }));
 
@@ -45,9 +86,9 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   return (
     <>
       <RoomHeader room="bench" keys={shell.keys} fileActions={shell.fileActions}>
-        {tools}
+        {!asking.isAsking && tools}
       </RoomHeader>
-      {comparing && (
+      {comparing && !asking.isAsking && (
         <RigStrip
           workspace={workspace}
           rigId={record?.id ?? null}
@@ -56,15 +97,14 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
           onRig={actions.choose}
         />
       )}
-      {record ? (
+      {asking.isAsking && (
+        <Starting workspace={workspace} shell={shell} asking={asking} onRig={actions.choose} />
+      )}
+      {!asking.isAsking && record && (
         <RigOnBench workspace={workspace} bench={bench} ghost={ghost} onPin={pin} onJudge={judge} />
-      ) : (
-        <EmptyBench
-          hasKit={workspace.bodies.length > 0 && workspace.lenses.length > 0}
-          onDemo={files.demo}
-          onOpen={files.open}
-          onNewRig={rigs.create}
-        />
+      )}
+      {!asking.isAsking && !record && (
+        <EmptyBench onOpen={files.open} onNewRig={rigs.create} onStart={asking.ask} />
       )}
       {rigs.naming && record && (
         <RigNameDialog

@@ -62,6 +62,17 @@ const Sentence = styled.p`
   margin-top: 10px;
 `;
 
+const Surer = styled.p`
+  margin-top: 4px;
+  color: var(--muted);
+  font-size: 12px;
+  line-height: 1.35;
+  span {
+    color: var(--ink);
+    font-weight: 600;
+  }
+`;
+
 const Judged = styled.div`
   margin-top: 10px;
 `;
@@ -121,6 +132,11 @@ function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
         </span>
       </VerdictButton>
       <Sentence>{verdict.sentence}</Sentence>
+      {report.surer && (
+        <Surer>
+          <span>Surer:</span> {report.surer}
+        </Surer>
+      )}
     </>
   );
 }

@@ -50,13 +50,17 @@ function copyLink(tell: Tell): void {
     );
 }
 
+interface RigActionsNeeds {
+  workspace: Workspace;
+  record: RigRecord | null;
+  bench: BenchActions;
+  tell: Tell;
+  /** Asks what people know of another camera and lens. */
+  onStart: () => void;
+}
+
 /** What can be done with the rig as a whole. */
-export function useRigActions(
-  workspace: Workspace,
-  record: RigRecord | null,
-  bench: BenchActions,
-  tell: Tell,
-) {
+export function useRigActions({ workspace, record, bench, tell, onStart }: RigActionsNeeds) {
   const [naming, setNaming] = useState(false);
 
   const { create, actions } = useMemo(() => {
@@ -79,7 +83,10 @@ export function useRigActions(
           text: 'A rig needs at least one body and one lens in the workspace.',
         });
     };
-    const list: MenuAction[] = [{ id: 'new', label: 'Put a new rig together', act: fresh }];
+    const list: MenuAction[] = [
+      { id: 'new', label: 'Put a new rig together', note: 'from the kit', act: fresh },
+      { id: 'start', label: 'Start from what I know', note: 'gear not in the kit', act: onStart },
+    ];
     if (record) {
       list.push(
         {
@@ -103,7 +110,7 @@ export function useRigActions(
       );
     }
     return { create: fresh, actions: list };
-  }, [workspace, record, bench, tell]);
+  }, [workspace, record, bench, tell, onStart]);
 
   return { actions, create, naming, stopNaming: () => setNaming(false) };
 }

@@ -17,8 +17,8 @@ export function EmptyKit({ files, onQuick, onMount, onDialog }: EmptyKitProps) {
     <EmptyPlace>
       <h1>The cabinet is empty</h1>
       <p>
-        List what you own or can borrow: mounts first, then bodies, lenses, adapters and converters.
-        A lens takes four facts; everything else can wait.
+        List what you own or can borrow: bodies, lenses, adapters and converters. Each takes a few
+        facts; everything else can wait.
       </p>
       <FirstActs>
         <MainButton onPress={onQuick}>I have a lens</MainButton>

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { newId } from '@/core/kit/newId';
 import { withValueAt } from '@/core/kit/fields/paths';
-import { stillEstimated } from '@/core/kit/records/lens';
+import { stillEstimated } from '@/core/kit/records/common';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';

@@ -1,5 +1,16 @@
 /** A camera body with its recording modes. */
-import { F_NUMBER, ID, LICENCE, MAKER, MASS_G, NAME, NOTE, plateSchema, PRICE } from './common';
+import {
+  ESTIMATED,
+  F_NUMBER,
+  ID,
+  LICENCE,
+  MAKER,
+  MASS_G,
+  NAME,
+  NOTE,
+  plateSchema,
+  PRICE,
+} from './common';
 import {
   completed,
   integer,
@@ -100,6 +111,7 @@ export const bodySchema = record('body', {
   /** Used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),
   priceNew: unknownOr(PRICE),
+  estimated: ESTIMATED,
   licence: LICENCE,
   note: NOTE,
 });
@@ -144,6 +156,7 @@ export const bodyExample: Body = {
   massG: 620,
   price: 1200,
   priceNew: 1650,
+  estimated: [],
   licence: '',
   note: '',
 };

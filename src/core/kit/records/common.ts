@@ -1,5 +1,5 @@
 /** Facts shared by several kinds of record. */
-import { completed, flag, label, number, record, text, type Static } from './schema';
+import { completed, flag, label, listOf, number, record, text, type Static } from './schema';
 
 export const ID = label(80);
 export const NAME = label(200);
@@ -10,6 +10,22 @@ export const NOTE = text(4000, { default: '' });
 export const LICENCE = text(400, { default: '' });
 export const MASS_G = number(1, 100_000);
 export const PRICE = number(0, 10_000_000);
+
+/** Names of the fields of a record that nobody told: filled in with what is usual. */
+export const ESTIMATED = listOf(label(60), 60, { default: [] });
+
+/** A record, some facts of which may be what is usual. */
+export interface Estimated {
+  estimated: readonly string[];
+}
+
+/** Names of the estimated facts of a record that are still estimates once the one at `path` is told. */
+export const stillEstimated = ({ estimated }: Estimated, path: string): string[] =>
+  estimated.filter((name) => name !== path && !path.startsWith(`${name}.`));
+
+/** Whether a fact of a record was told, and not only taken as usual. */
+export const isTold = <R extends Estimated>(record: R, field: keyof R & string): boolean =>
+  !record.estimated.includes(field);
 
 export const F_NUMBER = number(0.5, 128);
 export const FOCAL_MM = number(1, 5000);

@@ -2,6 +2,7 @@
 import { RESOLUTION_CLASSES } from '../../optics/detail';
 import {
   electronicsSchema,
+  ESTIMATED,
   F_NUMBER,
   FOCAL_MM,
   frameSizeSchema,
@@ -15,17 +16,7 @@ import {
   PRICE,
 } from './common';
 import { haloSampleExample, haloSampleSchema } from './haloSample';
-import {
-  completed,
-  flag,
-  label,
-  listOf,
-  number,
-  oneOf,
-  record,
-  unknownOr,
-  type Static,
-} from './schema';
+import { completed, flag, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
 
 export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
 const RESOLUTION_CLASS_NAMES = Object.keys(RESOLUTION_CLASSES) as ResolutionClass[];
@@ -78,8 +69,7 @@ export const lensSchema = record('lens', {
   /** Price used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),
   priceNew: unknownOr(PRICE),
-  /** Names of the fields above that nobody told: filled in with what is usual. */
-  estimated: listOf(label(60), 60, { default: [] }),
+  estimated: ESTIMATED,
   licence: LICENCE,
   halo: listOf(haloSampleSchema, 2000, { default: [] }),
   note: NOTE,
@@ -104,13 +94,12 @@ export type LensTold = Pick<Lens, Told> & Partial<Lens>;
 /** A lens as far as it is told; of the rest nothing is known, or what is usual is taken. */
 export const lensOf = (told: LensTold): Lens => completed(lensSchema, told);
 
-/** Names of the estimated facts of a lens that are still estimates once the one at `path` is told. */
-export const stillEstimated = (lens: Lens, path: string): string[] =>
-  lens.estimated.filter((name) => name !== path && !path.startsWith(`${name}.`));
-
-/** Whether a fact of a lens was told, and not only taken as usual. */
-export const isTold = (lens: Pick<Lens, 'estimated'>, field: keyof Lens): boolean =>
-  !lens.estimated.includes(field);
+/**
+ * Whether nobody told which format a lens was made for. One taken over from data was calibrated on the format it
+ * is taken for.
+ */
+export const isFormatUntold = (lens: Pick<Lens, 'estimated' | 'licence'>): boolean =>
+  lens.estimated.includes('designFormat') && lens.licence === '';
 
 export const isZoom = (lens: Pick<Lens, 'focalMinMm' | 'focalMaxMm'>): boolean =>
   lens.focalMaxMm > lens.focalMinMm;

@@ -1,6 +1,7 @@
 /** Anything that stands between lens and body: adapters and converters. */
 import {
   electronicsSchema,
+  ESTIMATED,
   F_NUMBER,
   frameSizeSchema,
   ID,
@@ -75,6 +76,7 @@ export const partSchema = record('part', {
   /** Used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),
   priceNew: unknownOr(PRICE),
+  estimated: ESTIMATED,
   note: NOTE,
 });
 export type Part = Static<typeof partSchema>;
@@ -107,6 +109,7 @@ export const partExample: Part = {
   massG: 180,
   price: 240,
   priceNew: 390,
+  estimated: [],
   note: '',
 };
 

@@ -31,6 +31,7 @@ import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport 
 import { pictureReport, type PictureReport } from './picture';
 import { evidenceBehind } from './evidenceBehind';
 import { riskOf } from './risk';
+import { surerBy, withUntold } from './untold';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
@@ -107,6 +108,8 @@ export interface Report {
   sharpness: SharpnessReport;
   /** Where the worst corner stands among native lenses. */
   native: NativeStanding;
+  /** The one thing that would make the verdict surer; null where its halo is well measured. */
+  surer: string | null;
   cautions: Caution[];
 }
 
@@ -155,7 +158,7 @@ export function evaluate(rig: Rig): Report {
   const definition =
     rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
   const fit = fitOf(rig, light.fNumber);
-  const evidence = evidenceBehind(rig, setup.setting, halo, light.factor);
+  const evidence = withUntold(rig, evidenceBehind(rig, setup.setting, halo, light.factor));
   const optics = opticsReport(rig, setup, light);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
@@ -216,6 +219,7 @@ export function evaluate(rig: Rig): Report {
       lensFNumberOf(light),
       verdict.worstCornerStops,
     ),
+    surer: surerBy(rig),
     cautions: cautionsFor(rig, fit),
   };
 }

@@ -1,7 +1,8 @@
 /** What to set on the body and what it still does: stabiliser entry, holding still, autofocus. */
 import { fullName } from '../../kit/records/body';
 import type { Electronics } from '../../kit/records/common';
-import { isTold, isZoom, openFNumberAt } from '../../kit/records/lens';
+import { isTold } from '../../kit/records/common';
+import { isZoom, openFNumberAt } from '../../kit/records/lens';
 import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
 import type { Rig } from '../rig';
 import { fNumberBehind, type TrainLight } from '../train';

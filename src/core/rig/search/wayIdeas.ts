@@ -2,11 +2,11 @@
 import { ASPECTS } from '../../frame/aspects';
 import { fullName } from '../../kit/records/body';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
-import { isFront, magnifies, partOf, type Part } from '../../kit/records/part';
+import { isFront, magnifies, type Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
+import { quickPart } from '../../kit/starter/quickPart';
 import { frameOf, isClear, scaleUpOf } from '../report/setUp';
 import { diagonalMm } from '../../optics/formats';
-import { canBePlain, plainThicknessMm } from '../../optics/register';
 import { jointProblems } from '../joints';
 import { whereBeginning } from '../../maths/rootFinding';
 import { turned, type Rig } from '../rig';
@@ -238,27 +238,15 @@ const joined = (rig: Rig): boolean => jointProblems(rig).length === 0;
 const joinsAlike = (a: Part, b: Part): boolean =>
   a.frontMountId === b.frontMountId && a.rearMountId === b.rearMountId;
 
-/** Ids and names of mounts as long as they may be still make an id and a name. */
-const ID_SHARE = 36;
-const NAME_SHARE = 90;
-
 /** The plain adapter that would stand in a converter's place, where one can be built and the kit has none. */
 function plainInsteadOf(part: Part, { mounts }: Rig, kit: readonly Part[]): Part | null {
   const front = mounts.get(part.frontMountId);
   const rear = mounts.get(part.rearMountId);
   if (!magnifies(part) || !front || !rear) return null;
-  const id = `plain-${front.id.slice(0, ID_SHARE)}-${rear.id.slice(0, ID_SHARE)}`;
-  const isThere = (p: Part) => p.id === id || (p.kind === 'plain adapter' && joinsAlike(p, part));
-  if (kit.some(isThere) || !canBePlain(front.registerMm, rear.registerMm)) return null;
-  return partOf({
-    id,
-    name: `plain adapter, ${front.name.slice(0, NAME_SHARE)} to ${rear.name.slice(0, NAME_SHARE)}`,
-    kind: 'plain adapter',
-    frontMountId: front.id,
-    rearMountId: rear.id,
-    factor: 1,
-    thicknessMm: plainThicknessMm(front.registerMm, rear.registerMm),
-  });
+  const plain = quickPart({ kind: 'plain adapter', factor: 1, front, rear, designFormat: null });
+  const isThere = (p: Part) =>
+    (plain.ok && p.id === plain.value.id) || (p.kind === 'plain adapter' && joinsAlike(p, part));
+  return plain.ok && !kit.some(isThere) ? plain.value : null;
 }
 
 /** Another part in a converter's place, or one more where its mounts let it in. */

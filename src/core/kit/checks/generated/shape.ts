@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = '50006d485ae6426f';
+export const SHAPE = 'b64fbd803274420c';

@@ -1,0 +1,148 @@
+/** A body from what people know of it; the rest is what is usual, and marked so. */
+import { diagonalMm, type NamedFormat } from '../../optics/formats';
+import { bodyOf, type Body, type Mode } from '../records/body';
+
+/** Sensors common in cameras one can buy or rent: their format, and the megapixels they come with. */
+export interface CommonSensor {
+  formatId: string;
+  megapixels: readonly number[];
+  /** Megapixels taken where nobody knows. */
+  usual: number;
+}
+
+/** Common practice, no source. */
+export const COMMON_SENSORS: readonly CommonSensor[] = [
+  { formatId: '36x24', megapixels: [12, 20, 24, 33, 45, 61], usual: 24 },
+  { formatId: 'crop-1.5', megapixels: [16, 20, 24, 26, 33, 40], usual: 24 },
+  { formatId: 'crop-1.6', megapixels: [18, 24, 32], usual: 24 },
+  { formatId: 'four-thirds-inch', megapixels: [10, 16, 20, 25], usual: 20 },
+  { formatId: '44x33', megapixels: [50, 100], usual: 50 },
+  { formatId: '35-full-gate', megapixels: [9, 14, 19], usual: 14 },
+  { formatId: 'large-cine', megapixels: [15, 27, 38], usual: 27 },
+  { formatId: 'one-inch', megapixels: [10, 20], usual: 20 },
+];
+
+export interface BodyFacts {
+  name: string;
+  mountId: string;
+  format: NamedFormat;
+  /** Null where nobody knows. */
+  megapixels: number | null;
+  /** Whether the sensor moves to steady the picture; null where nobody knows. */
+  isStabilised: boolean | null;
+  /** What of the above is a guess, by fields of the body. */
+  estimated: readonly ('mountId' | 'modes')[];
+}
+
+/** Travel of a sensor stabiliser, share of the diagonal; an assumption: makers do not tell theirs. */
+const USUAL_TRAVEL_SHARE = 0.04;
+
+const sensorTravelOf = ({ isStabilised, format }: BodyFacts): Body['sensorTravel'] =>
+  isStabilised === false
+    ? null
+    : {
+        shape: 'disc',
+        xMm: Number((diagonalMm(format) * USUAL_TRAVEL_SHARE).toFixed(1)),
+        yMm: 0,
+      };
+
+const even = (v: number): number => 2 * Math.round(v / 2);
+const tenth = (v: number): number => Number(v.toFixed(3));
+
+/** Width of a picture of 3840 pixels, which most video is delivered at; smaller sensors record 1920. */
+const recordedWidth = (widthPx: number): number => (widthPx >= 3840 ? 3840 : 1920);
+
+/** Crop of electronic stabilisation that is usual; common practice, no source. */
+const STEADY = { id: 'steady', name: 'electronic, usual', nominal: 1.1, measured: null };
+const ZOOMS = [1, 1.2, 1.5, 2];
+
+/** The middle of a sensor that is read, `share` as wide, as `aspect` wants it. */
+function area(full: Mode, share: number, aspect: number) {
+  const widthMm = full.widthMm * share;
+  const heightMm = Math.min(full.heightMm, widthMm / aspect);
+  const perMm = full.widthPx / full.widthMm;
+  return {
+    widthMm: tenth(widthMm),
+    heightMm: tenth(heightMm),
+    widthPx: even(widthMm * perMm),
+    heightPx: even(heightMm * perMm),
+  };
+}
+
+/** The small format many larger cameras can be set to. */
+const SMALL_FORMAT = { widthMm: 23.5, aspect: 23.5 / 15.6 };
+const WIDE = 16 / 9;
+
+/** What such a body can be set to: stills, video over the whole width and of its middle alone. */
+function usualModes({ format, megapixels }: BodyFacts): Mode[] {
+  const sensor = COMMON_SENSORS.find((s) => s.formatId === format.id);
+  const count = (megapixels ?? sensor?.usual ?? 20) * 1e6;
+  const perMm = Math.sqrt(count / (format.widthMm * format.heightMm));
+  const stills: Mode = {
+    id: 'stills',
+    name: 'Stills, whole sensor',
+    use: 'stills',
+    widthMm: format.widthMm,
+    heightMm: format.heightMm,
+    widthPx: even(format.widthMm * perMm),
+    heightPx: even(format.heightMm * perMm),
+    recordedWidthPx: null,
+    framesPerSecond: null,
+    crops: [],
+    digitalZooms: [1],
+  };
+  const video = (id: string, name: string, share: number, fps: number): Mode => {
+    const read = area(stills, share, WIDE);
+    return {
+      ...stills,
+      ...read,
+      id,
+      name: `${name}, ${fps} fps`,
+      use: 'video',
+      recordedWidthPx: Math.min(read.widthPx, recordedWidth(stills.widthPx)),
+      framesPerSecond: fps,
+      crops: [STEADY],
+      digitalZooms: ZOOMS,
+    };
+  };
+  const middle = recordedWidth(stills.widthPx) / stills.widthPx;
+  const small = SMALL_FORMAT.widthMm / format.widthMm;
+  return [
+    stills,
+    ...(small < 0.8
+      ? [
+          {
+            ...stills,
+            ...area(stills, small, SMALL_FORMAT.aspect),
+            id: 'stills-small',
+            name: 'Stills, small format',
+          },
+        ]
+      : []),
+    video('video', 'Video 16:9, whole width', 1, 25),
+    ...(middle < 0.95 ? [video('video-middle', 'Video 16:9, middle', middle, 50)] : []),
+  ];
+}
+
+/** Where the pixels of the first mode stand. */
+const PIXELS = ['modes.0.widthPx', 'modes.0.heightPx'];
+
+/** A body from the facts; its other modes, and what nobody told, are what is usual and marked so. */
+export function quickBody(facts: BodyFacts, id: string): Body {
+  const { name, mountId, isStabilised, megapixels, estimated } = facts;
+  const travel = sensorTravelOf(facts);
+  return bodyOf({
+    id,
+    name,
+    mountId,
+    modes: usualModes(facts),
+    sensorTravel: travel,
+    estimated: [
+      ...estimated,
+      ...(megapixels === null ? PIXELS : []),
+      // How far it moves is a guess wherever it moves.
+      ...(travel ? ['sensorTravel'] : []),
+      ...(isStabilised === null ? ['stabiliserStops'] : []),
+    ],
+  });
+}

@@ -1,0 +1,87 @@
+/** What stands between lens and camera, from its kind and the two mounts; its thickness follows from the registers. */
+import type { FrameSize } from '../../optics/formats';
+import { shiftOfConverterMm } from '../../optics/converter';
+import { canBePlain, plainThicknessMm } from '../../optics/register';
+import { mm } from '../../words/figures';
+import { fail, ok, type Result } from '../../words/problem';
+import type { Mount } from '../records/mount';
+import { partOf, type Part, type PartKind } from '../records/part';
+
+export interface PartFacts {
+  kind: Extract<PartKind, 'plain adapter' | 'focal reducer' | 'teleconverter' | 'expander'>;
+  /** 1 for a plain adapter. */
+  factor: number;
+  /** Takes the lens. */
+  front: Mount;
+  /** Goes on the body. */
+  rear: Mount;
+  /** What its glass was made for; null where it has none or nobody knows. */
+  designFormat: FrameSize | null;
+}
+
+/** Focal length of a usual converter's glass, mm; an assumption that only its thickness rests on. */
+const USUAL_FOCAL_MM = 100;
+/** Thinner than this nothing with glass and two mounts is built; common practice, no source. */
+const THINNEST_WITH_GLASS_MM = 5;
+
+/** Names and ids of mounts as long as they may be still make a name and an id. */
+const NAME_SHARE = 80;
+const ID_SHARE = 36;
+
+const shown = (factor: number): string => String(Number(factor.toFixed(3)));
+
+export const partName = ({ kind, factor, front, rear }: PartFacts): string => {
+  const what = kind === 'plain adapter' ? kind : `${kind} ×${shown(factor)}`;
+  return `${what}, ${front.name.slice(0, NAME_SHARE)} to ${rear.name.slice(0, NAME_SHARE)}`;
+};
+
+/** Id of such a part, so that the same one is not put in twice. */
+export const partIdOf = ({ kind, factor, front, rear }: PartFacts): string => {
+  const what = kind === 'plain adapter' ? 'plain' : `${kind.replace(' ', '-')}-${shown(factor)}`;
+  return `${what}-${front.id.slice(0, ID_SHARE)}-${rear.id.slice(0, ID_SHARE)}`.slice(0, 80);
+};
+
+/**
+ * Flange to flange, mm: the registers' difference, less what a converter's glass moves the image toward the
+ * lens. Source: thin-lens equation, docs/optics.md.
+ */
+export function usualThicknessMm({ factor, front, rear }: PartFacts): number {
+  const plain = plainThicknessMm(front.registerMm, rear.registerMm);
+  if (factor === 1) return plain;
+  const focal = factor < 1 ? USUAL_FOCAL_MM : -USUAL_FOCAL_MM;
+  return plain - shiftOfConverterMm(factor, focal);
+}
+
+/** Such a part, or why nobody builds it. */
+export function quickPart(facts: PartFacts): Result<Part> {
+  const { kind, factor, front, rear, designFormat } = facts;
+  const thicknessMm = Number(usualThicknessMm(facts).toFixed(3));
+  const isPlain = kind === 'plain adapter';
+  if (isPlain && !canBePlain(front.registerMm, rear.registerMm))
+    return fail(
+      'cannotBeBuilt',
+      '/thicknessMm',
+      thicknessMm === 0
+        ? 'Nothing goes between two mounts of one register.'
+        : `It would be ${mm(thicknessMm, 2)} thick: without glass this lens does not reach infinity on this camera.`,
+    );
+  if (!isPlain && thicknessMm < THINNEST_WITH_GLASS_MM)
+    return fail(
+      'cannotBeBuilt',
+      '/thicknessMm',
+      `It would be about ${mm(thicknessMm, 0)} thick: too little room for glass between these mounts.`,
+    );
+  return ok(
+    partOf({
+      id: partIdOf(facts),
+      name: partName(facts),
+      kind,
+      frontMountId: front.id,
+      rearMountId: rear.id,
+      factor,
+      thicknessMm,
+      designFormat: isPlain ? null : designFormat,
+      estimated: isPlain ? [] : ['thicknessMm', 'designFormat'],
+    }),
+  );
+}

@@ -1,0 +1,372 @@
+/**
+ * From what people know of a camera, a lens and what goes between to records that stand on the Bench. What nobody
+ * knows is taken as usual and marked estimated.
+ */
+import { diagonalMm, FORMATS, type FrameSize, type NamedFormat } from '../../optics/formats';
+import { mm } from '../../words/figures';
+import { fail, ok, type Result } from '../../words/problem';
+import { nonsenseIn, readEngraving, type EngravedFacts } from '../engraving';
+import { fNumberOfTStop, quickLens, type LensFacts } from '../quickLens';
+import type { Body, Mode } from '../records/body';
+import type { Lens } from '../records/lens';
+import type { Marking } from '../records/marking';
+import type { Mount } from '../records/mount';
+import type { Part } from '../records/part';
+import { restingSettings, type RigRecord } from '../records/rigRecord';
+import type { Workspace } from '../records/workspace';
+import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS, type StarterMount } from './mounts';
+import { COMMON_SENSORS, quickBody } from './quickBody';
+import { quickPart, type PartFacts } from './quickPart';
+
+/** What goes between; null where nobody knows. */
+export type Between = { kind: 'nothing' } | Pick<PartFacts, 'kind' | 'factor'>;
+
+/** Answers as far as they are told: null is "I do not know". */
+export interface StartAnswers {
+  /** What its owner calls the camera; may be empty. */
+  cameraName: string;
+  sensorId: string | null;
+  megapixels: number | null;
+  isStabilised: boolean | null;
+  use: Mode['use'];
+  /** Ids of mounts as knownMounts tells them. */
+  cameraMountId: string | null;
+  lensMountId: string | null;
+  /** What stands on the lens; empty where nobody knows. */
+  engraved: string;
+  lensFormatId: string | null;
+  between: Between | null;
+  /** What their owner calls the mounts, by those ids. */
+  ownNames: Readonly<Record<string, string>>;
+}
+
+export const NOTHING_TOLD: StartAnswers = {
+  cameraName: '',
+  sensorId: null,
+  megapixels: null,
+  isStabilised: null,
+  use: 'stills',
+  cameraMountId: null,
+  lensMountId: null,
+  engraved: '',
+  lensFormatId: null,
+  between: null,
+  ownNames: {},
+};
+
+/** The choices of what goes between, in the order people think of them. */
+export const BETWEENS: readonly { id: string; name: string; between: Between }[] = [
+  { id: 'nothing', name: 'Nothing', between: { kind: 'nothing' } },
+  { id: 'plain', name: 'Plain adapter', between: { kind: 'plain adapter', factor: 1 } },
+  {
+    id: 'reducer-0.71',
+    name: 'Focal reducer ×0.71',
+    between: { kind: 'focal reducer', factor: 0.71 },
+  },
+  {
+    id: 'reducer-0.64',
+    name: 'Focal reducer ×0.64',
+    between: { kind: 'focal reducer', factor: 0.64 },
+  },
+  {
+    id: 'tele-1.4',
+    name: 'Teleconverter ×1.4',
+    between: { kind: 'teleconverter', factor: 1.4 },
+  },
+  { id: 'tele-2', name: 'Teleconverter ×2', between: { kind: 'teleconverter', factor: 2 } },
+  { id: 'expander-1.6', name: 'Expander ×1.6', between: { kind: 'expander', factor: 1.6 } },
+];
+
+/** A converter of any factor; null for one that does nothing or that nobody builds. */
+export function betweenOfFactor(factor: number): Between | null {
+  if (!(factor >= 0.4 && factor <= 3) || factor === 1) return null;
+  return { kind: factor < 1 ? 'focal reducer' : 'teleconverter', factor };
+}
+
+export interface Ids {
+  body: string;
+  lens: string;
+  rig: string;
+}
+
+/** Records that were not there, or say more than they did, and the rig they make. */
+export interface Started {
+  mounts: Mount[];
+  body: Body;
+  lens: Lens;
+  part: Part | null;
+  rig: RigRecord;
+  /** What was taken as usual, a sentence each. */
+  taken: string[];
+}
+
+const formatById = (id: string | null): NamedFormat | null =>
+  FORMATS.find((f) => f.id === id) ?? null;
+
+/** One of the lists here, which a test holds to be there. */
+function known<T extends { id: string }>(list: readonly T[], id: string): T {
+  const found = list.find((item) => item.id === id);
+  if (!found) throw new RangeError(`nothing known as ${id}`);
+  return found;
+}
+
+const FULL = known(FORMATS, '36x24');
+
+/** The mount a camera of some sensor usually has. */
+const MOUNT_OF_SENSOR: Readonly<Record<string, string>> = {
+  'four-thirds-inch': 'sr-19.25',
+  '44x33': 'ml-26.7',
+  '35-full-gate': 'cine-52',
+  'large-cine': 'cine-52',
+};
+const usualCameraMount = (sensorId: string | null): StarterMount =>
+  known(STARTER_MOUNTS, MOUNT_OF_SENSOR[sensorId ?? ''] ?? 'ml-18');
+
+/** Cameras with a register as short take lenses of others by an adapter. */
+const SHORT_REGISTER_MM = 30;
+const usualLensMount = (camera: StarterMount, between: Between | null): StarterMount =>
+  between !== null && between.kind !== 'nothing' && camera.registerMm < SHORT_REGISTER_MM
+    ? known(STARTER_MOUNTS, 'slr-44')
+    : camera;
+
+interface Guess {
+  camera: StarterMount;
+  lens: StarterMount;
+  sensor: NamedFormat;
+  lensFormat: NamedFormat;
+}
+
+/** What is usual where nobody told. */
+function guessed(answers: StartAnswers, mounts: readonly Mount[]): Guess {
+  const { cameraMountId, lensMountId, sensorId, lensFormatId, between } = answers;
+  const known = knownMounts(mounts);
+  const told = (id: string | null) => known.find((m) => m.id === id);
+  const camera = told(cameraMountId) ?? usualCameraMount(sensorId);
+  const lens = told(lensMountId) ?? usualLensMount(camera, between);
+  const usualSensor = COMMON_SENSORS.find((s) => s.formatId === camera.formatId)?.formatId;
+  return {
+    camera,
+    lens,
+    sensor: formatById(sensorId) ?? formatById(usualSensor ?? null) ?? FULL,
+    lensFormat: formatById(lensFormatId) ?? formatById(lens.formatId) ?? FULL,
+  };
+}
+
+/** The record of a starter mount in a workspace, with the name its owner gives it. */
+function mountWith(starter: StarterMount, own: string, mounts: readonly Mount[]): Mount {
+  const record = mountHere(starter, mounts) ?? mountRecord(starter);
+  const name = own.trim();
+  const isKnown = name === '' || record.name === name || record.aliases.includes(name);
+  return isKnown ? record : { ...record, aliases: [...record.aliases, name].slice(-50) };
+}
+
+/** Speeds taken where none stands on the lens; common practice, no source. */
+const USUAL_SPEED = { prime: 2.8, zoom: 4 } as const;
+/** A normal lens is about as long as the diagonal, or a little longer; common practice, no source. */
+const NORMAL_SHARE = 1.15;
+
+const normalFocalMm = (format: FrameSize): number =>
+  Math.max(5, 5 * Math.round((diagonalMm(format) * NORMAL_SHARE) / 5));
+
+/** A fact that may not have been told: then what was taken for it, in words, and the fields it fills. */
+interface Guessed {
+  fields: (keyof Lens)[];
+  words: string;
+}
+
+/** What stands on a lens, with what is usual where it does not say. */
+function factsOfAnswers(
+  text: string,
+  read: EngravedFacts,
+  { formatId, usual, mountId }: { formatId: string | null; usual: NamedFormat; mountId: string },
+): { facts: LensFacts; guesses: Guessed[] } {
+  const format = (formatId === null ? read.designFormat : formatById(formatId)) ?? usual;
+  const focalMinMm = read.focalMinMm ?? normalFocalMm(format);
+  const focalMaxMm = read.focalMaxMm ?? focalMinMm;
+  const usualSpeed = focalMaxMm > focalMinMm ? USUAL_SPEED.zoom : USUAL_SPEED.prime;
+  const ofT = read.tStop === null ? null : fNumberOfTStop(read.tStop);
+  const openFNumberWide = read.openFNumberWide ?? ofT ?? usualSpeed;
+  const { widthMm, heightMm } = format;
+  const when = (holds: boolean, guess: Guessed): Guessed[] => (holds ? [guess] : []);
+  return {
+    facts: {
+      name: text || `A normal lens, ${mm(focalMinMm, 0)}`,
+      maker: '',
+      mountId,
+      focalMinMm,
+      focalMaxMm,
+      openFNumberWide,
+      openFNumberLong: read.openFNumberLong ?? openFNumberWide,
+      tStop: read.tStop,
+      designFormat: { widthMm, heightMm },
+    },
+    guesses: [
+      ...when(text === '', {
+        fields: ['focalMinMm', 'focalMaxMm'],
+        words: `a normal lens of ${mm(focalMinMm, 0)}`,
+      }),
+      ...when(read.openFNumberWide === null && ofT === null, {
+        fields: ['openFNumberWide', 'openFNumberLong'],
+        words: `f/${openFNumberWide} wide open`,
+      }),
+      ...when(formatId === null && read.designFormat === null, {
+        fields: ['designFormat'],
+        words: `a lens made for ${widthMm}×${heightMm}`,
+      }),
+    ],
+  };
+}
+
+function lensOfAnswers(
+  { engraved, lensFormatId }: StartAnswers,
+  usual: NamedFormat,
+  mountId: string,
+  markings: readonly Marking[],
+  id: string,
+): Result<{ lens: Lens; taken: string[] }> {
+  const text = engraved.trim();
+  const read = readEngraving(text, markings);
+  if (text !== '' && read.focalMinMm === null)
+    return fail(
+      'engraving',
+      '/engraved',
+      'No focal length can be read in what stands on the lens: it should look like 35–70/3.5–4.5, 50mm f/1.8 or 50 T2.1.',
+    );
+  const { facts, guesses } = factsOfAnswers(text, read, { formatId: lensFormatId, usual, mountId });
+  const nonsense = nonsenseIn(facts);
+  if (nonsense) return fail('nonsense', '/engraved', nonsense);
+  const lens = quickLens(facts, id);
+  return ok({
+    lens: { ...lens, estimated: [...lens.estimated, ...guesses.flatMap((g) => g.fields)] },
+    taken: guesses.map((g) => g.words),
+  });
+}
+
+/** The part between, null for nothing; where nobody knows, a plain adapter if one can be built. */
+function partOfAnswers(
+  { between }: StartAnswers,
+  front: Mount,
+  rear: Mount,
+  designFormat: PartFacts['designFormat'],
+): Result<{ part: Part | null; taken: string[] }> {
+  const none = { part: null, taken: [] };
+  if (between === null) {
+    if (front.id === rear.id) return ok({ part: null, taken: ['nothing between'] });
+    const plain = quickPart({ kind: 'plain adapter', factor: 1, front, rear, designFormat: null });
+    if (!plain.ok) return plain;
+    return ok({
+      part: { ...plain.value, estimated: ['kind'] },
+      taken: [`a plain adapter of ${mm(plain.value.thicknessMm, 2)}`],
+    });
+  }
+  if (between.kind === 'nothing') return ok(none);
+  const made = quickPart({ ...between, front, rear, designFormat });
+  return made.ok ? ok({ part: made.value, taken: [] }) : made;
+}
+
+/** The camera's name where its owner gives none. */
+function usualName({ megapixels }: StartAnswers, sensor: NamedFormat): string {
+  const pixels = megapixels === null ? '' : `${megapixels} MP `;
+  return `${pixels}${sensor.widthMm}×${sensor.heightMm} camera`;
+}
+
+function takenOfCamera(answers: StartAnswers, { sensor, camera, lens }: Guess): string[] {
+  const size = `${sensor.widthMm}×${sensor.heightMm}`;
+  return [
+    ...(answers.sensorId === null ? [`a sensor of ${size}`] : []),
+    ...(answers.isStabilised === null ? ['a stabiliser that moves the sensor as usual'] : []),
+    ...(answers.cameraMountId === null ? [`${camera.name} on the camera`] : []),
+    ...(answers.lensMountId === null ? [`${lens.name} on the lens`] : []),
+  ];
+}
+
+/** The mounts of camera and lens as told, or as usual. */
+export function startEnds(
+  answers: StartAnswers,
+  { mounts }: Pick<Workspace, 'mounts'>,
+): { front: Mount; rear: Mount; guess: Guess } {
+  const guess = guessed(answers, mounts);
+  const own = (m: StarterMount) => answers.ownNames[m.id] ?? '';
+  const rear = mountWith(guess.camera, own(guess.camera), mounts);
+  const front =
+    guess.lens.id === guess.camera.id ? rear : mountWith(guess.lens, own(guess.lens), mounts);
+  return { front, rear, guess };
+}
+
+/** What a whole page of answers comes to, or why it cannot be. */
+export function started(
+  answers: StartAnswers,
+  workspace: Pick<Workspace, 'mounts' | 'markings' | 'parts'>,
+  ids: Ids,
+): Result<Started> {
+  const { front, rear, guess } = startEnds(answers, workspace);
+  const { sensor } = guess;
+  const lensFound = lensOfAnswers(
+    answers,
+    guess.lensFormat,
+    front.id,
+    workspace.markings,
+    ids.lens,
+  );
+  if (!lensFound.ok) return lensFound;
+  const partFound = partOfAnswers(answers, front, rear, sensor);
+  if (!partFound.ok) return partFound;
+  const { lens } = lensFound.value;
+  const made = partFound.value.part;
+  const part = workspace.parts.find((p) => p.id === made?.id) ?? made;
+  const body = quickBody(
+    {
+      name: answers.cameraName.trim() || usualName(answers, sensor),
+      mountId: rear.id,
+      format: sensor,
+      megapixels: answers.megapixels,
+      isStabilised: answers.isStabilised,
+      estimated: [
+        ...(answers.sensorId === null ? (['modes'] as const) : []),
+        ...(answers.cameraMountId === null ? (['mountId'] as const) : []),
+      ],
+    },
+    ids.body,
+  );
+  const mode = body.modes.find((m) => m.use === answers.use) ?? body.modes[0];
+  const rig: RigRecord = {
+    id: ids.rig,
+    name: `${lens.name} on ${body.name}`.slice(0, 200),
+    bodyId: body.id,
+    modeId: mode?.id ?? '',
+    lensId: lens.id,
+    partIds: part ? [part.id] : [],
+    settings: {
+      ...restingSettings(lens.focalMinMm, lens.openFNumberWide),
+      stabiliser: body.sensorTravel !== null,
+    },
+    note: '',
+  };
+  return ok({
+    mounts: front === rear ? [rear] : [rear, front],
+    body,
+    lens: answers.lensMountId === null ? estimatedToo(lens, 'mountId') : lens,
+    part,
+    rig,
+    taken: [...takenOfCamera(answers, guess), ...lensFound.value.taken, ...partFound.value.taken],
+  });
+}
+
+const estimatedToo = (lens: Lens, field: 'mountId'): Lens => ({
+  ...lens,
+  estimated: [...lens.estimated, field],
+});
+
+/** Formats lenses are commonly made for, by id. */
+export const COMMON_LENS_FORMATS = [
+  '36x24',
+  'crop-1.5',
+  'crop-1.6',
+  'four-thirds-inch',
+  '44x33',
+  '35-full-gate',
+  'large-cine',
+  '16-super',
+  '645',
+  '6x6',
+] as const;

@@ -1,0 +1,77 @@
+/** What of a rig nobody told and was taken as usual: how it shows in the risk, and what would make the verdict surer. */
+import type { HaloEvidence } from '../../halo/evidence';
+import { isTold } from '../../kit/records/common';
+import { isFormatUntold } from '../../kit/records/lens';
+import { isOneFrame } from '../../kit/records/haloSample';
+import type { Rig } from '../rig';
+
+/** Of rigs with such a guess in them so many are otherwise than taken; an assumption. */
+const OTHERWISE_SHARE = 0.3;
+
+interface Untold {
+  doubt: string;
+  /** Whether the coverage hangs on it. */
+  decides: boolean;
+  /** What to do about it. */
+  surer: string;
+}
+
+const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string =>
+  `${widthMm}×${heightMm}`;
+
+/** What decides the coverage and was not told, the weightiest first. */
+function untoldOf({ body, lens, parts }: Rig): Untold[] {
+  const [whole] = body.modes;
+  const guess = (holds: boolean, doubt: string, surer: string, decides = true): Untold[] =>
+    holds ? [{ doubt, surer, decides }] : [];
+  return [
+    ...guess(
+      !isTold(body, 'modes'),
+      `nobody told which sensor the camera has: taken as ${whole ? size(whole) : 'usual'}`,
+      'Say in the Kit how large the sensor is: everything hangs on it.',
+    ),
+    ...guess(
+      parts.some((part) => !isTold(part, 'kind')),
+      'nobody told what stands between: taken as a plain adapter',
+      'Look what stands between lens and camera: glass in it would change the halo.',
+    ),
+    ...guess(
+      lens.halo.length === 0 && !isTold(lens, 'focalMinMm'),
+      'nobody told which lens it is: taken as a normal one',
+      'Say in the Kit what is engraved on the lens.',
+    ),
+    ...guess(
+      lens.halo.length === 0 && isFormatUntold(lens),
+      `nobody told which format the lens was made for: taken as ${size(lens.designFormat)}`,
+      'Find out which format the lens was made for; two test frames would tell even more.',
+    ),
+    ...guess(
+      !isTold(body, 'mountId') || !isTold(lens, 'mountId'),
+      'nobody told which mounts these are: whether it goes together is not known',
+      'Find out which mounts these are: the mount finder in the Kit helps.',
+      false,
+    ),
+  ];
+}
+
+/** The evidence, less sure by what nobody told. */
+export function withUntold(rig: Rig, evidence: HaloEvidence): HaloEvidence {
+  const untold = untoldOf(rig);
+  if (untold.length === 0) return evidence;
+  const doubts = [...untold.map((u) => u.doubt), ...evidence.doubts];
+  if (!untold.some((u) => u.decides)) return { ...evidence, doubts };
+  const unlikeShare = Math.max(evidence.unlikeShare, OTHERWISE_SHARE);
+  return { ...evidence, kind: 'estimated', unlikeShare, doubts };
+}
+
+/** The one thing that would make the verdict surer, however the rig is set; null where two frames were measured. */
+export function surerBy(rig: Rig): string | null {
+  const [first] = untoldOf(rig);
+  if (first) return first.surer;
+  const measured = rig.lens.halo.filter((s) => s.evidence.kind === 'measured');
+  if (measured.length === 0)
+    return 'Two test frames of an even wall, wide open and at f/8, would measure the halo.';
+  return measured.every((s) => isOneFrame(s.evidence))
+    ? 'A second test frame, at f/8, would settle the other apertures.'
+    : null;
+}
