@@ -1,6 +1,7 @@
 'use client';
 import type { Body } from '@/core/kit/records/body';
 import { Choice } from '@/ui/controls/Choice';
+import type { Otherwise } from '@/ui/controls/options';
 import { modeOptions, type Offered } from './options';
 
 interface GearChoiceProps {
@@ -9,6 +10,7 @@ interface GearChoiceProps {
   onChoose: (id: string) => void;
   /** Its name over it, as a train reads; beside it elsewhere. */
   stacked?: boolean;
+  otherwise?: Otherwise;
 }
 
 /** Which lens; its offers are graded where a rig is at hand. */

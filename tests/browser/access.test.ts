@@ -62,7 +62,7 @@ describe.each(['dark', 'daylight'])('%s theme', (theme) => {
 
   it('neither has the empty program', async () => {
     await bench.driver.get(`${inject('emptyUrl')}/bench`);
-    await bench.saying('Nothing in the cabinet yet', 'h1');
+    await bench.saying('What do you have?', 'h1');
     await themed(theme);
     expect(await findings()).toEqual([]);
   });
@@ -114,7 +114,7 @@ describe('fit', () => {
     try {
       await setSize(driver, width, height);
       await other.open();
-      await other.saying('Nothing in the cabinet yet', 'h1');
+      await other.saying('What do you have?', 'h1');
       await other.giveFile(path);
       await other.press('Open it');
       await other.verdictWord();

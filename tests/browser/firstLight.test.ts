@@ -204,7 +204,7 @@ describe('taking it along', () => {
     const there = new BenchPage(other.driver, inject('emptyUrl'), other.downloads);
     try {
       await there.open();
-      await there.saying('Nothing in the cabinet yet', 'h1');
+      await there.saying('What do you have?', 'h1');
       await there.giveFile(path);
       await there.press('Open it');
       await there.verdictWord();

@@ -17,7 +17,7 @@ afterAll(() => bench.driver.quit());
 describe('undoing the demo', () => {
   it('leaves an empty program that says so, not one that opens for ever', async () => {
     await bench.press('Undo: Load the demo workspace');
-    await bench.saying('Nothing in the cabinet yet', 'h1');
+    await bench.saying('What do you have?', 'h1');
     // There is something to do again.
     await bench.press('Load the demo workspace');
     await bench.verdictWord();
@@ -34,7 +34,7 @@ describe('a step of another tab', () => {
     await bench.saying('Undo it all the same', 'button');
     expect(await bench.verdictWord()).toMatch(/\w/);
     await bench.press('Undo it all the same');
-    await bench.saying('Nothing in the cabinet yet', 'h1');
+    await bench.saying('What do you have?', 'h1');
     await driver.close();
     await driver.switchTo().window(first);
   });
@@ -49,6 +49,6 @@ describe('a step of another tab', () => {
     await driver.close();
     await driver.switchTo().window(second);
     await bench.press('Undo: Load the demo workspace');
-    await bench.saying('Nothing in the cabinet yet', 'h1');
+    await bench.saying('What do you have?', 'h1');
   });
 });

@@ -16,6 +16,8 @@ import {
 } from '@/core/optics/register';
 import { nearestMenuFocalMm } from '@/core/optics/steady';
 import { transmissionAt } from '@/core/halo/rims';
+import { mountOf } from '@/core/kit/records/mount';
+import { usualThicknessMm } from '@/core/kit/starter/quickPart';
 
 describe('depth of field and hyperfocal distance (handbook examples)', () => {
   it.each([
@@ -138,6 +140,22 @@ describe('converters as thin lenses (computed table)', () => {
     expect(c.backMm).toBeCloseTo(b, 3);
     // The table's shift has four decimals; F magnifies its rounding by m/(1 - m)².
     expect(c.focalMm / F).toBeCloseTo(1, 4);
+  });
+});
+
+describe('parts between registers of 44 and 18 mm (the same computed table)', () => {
+  const [front, rear] = [44, 18].map((registerMm) =>
+    mountOf({ id: `m${registerMm}`, name: `m${registerMm}`, registerMm }),
+  );
+  it.each([
+    [0.64, 5.75],
+    [0.71, 14.155],
+    [1.4, 37.429],
+    [2, 76],
+  ])('×%f of 100 mm is %f mm thick', (factor, thickness) => {
+    const kind = factor < 1 ? 'focal reducer' : 'teleconverter';
+    const facts = { kind, factor, front: front!, rear: rear!, designFormat: null } as const;
+    expect(usualThicknessMm(facts)).toBeCloseTo(thickness, 3);
   });
 });
 

@@ -8,6 +8,7 @@ import type { Caution, CautionPlace } from '@/core/rig/report/cautions';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
 import { ActingButton, IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
+import type { Otherwise } from '@/ui/controls/options';
 import { SortableRows } from '@/ui/controls/SortableRows';
 import { BodySettings } from './BodySettings';
 import { CautionsHere } from './Cautions';
@@ -15,6 +16,7 @@ import { ChainDialog } from './ChainDialog';
 import { BodyChoice, LensChoice, ModeChoice } from '@/gear/GearChoice';
 import { addOptions, bodyOptions, lensOptions, swapOptions } from '@/gear/options';
 import { PartSettings } from './PartSettings';
+import { SayGear, type Gear } from './SayGear';
 import type { BenchActions } from './useBench';
 
 const Places = styled.div`
@@ -116,8 +118,12 @@ function Parts({ workspace, actions, record, rig, mind }: PartsProps) {
   );
 }
 
+interface AddPartProps extends Omit<PartsProps, 'mind'> {
+  otherwise: Otherwise;
+}
+
 /** Puts a part in where it fits best, or looks for a whole chain. */
-function AddPart({ workspace, actions, record, rig }: Omit<PartsProps, 'mind'>) {
+function AddPart({ workspace, actions, record, rig, otherwise }: AddPartProps) {
   const [seeking, setSeeking] = useState(false);
   const { groups, placeOf } = useMemo(() => addOptions(workspace, rig), [workspace, rig]);
   return (
@@ -129,6 +135,7 @@ function AddPart({ workspace, actions, record, rig }: Omit<PartsProps, 'mind'>) 
           bare
           groups={groups}
           chosen={null}
+          otherwise={otherwise}
           placeholder={record.partIds.length > 0 ? '+ another part' : '+ put a part in'}
           onChoose={(id) =>
             actions.change('Put a part in', {
@@ -171,26 +178,49 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
   const mode = body?.modes.find((m) => m.id === record.modeId);
   const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
   const mind = (at: CautionPlace) => cautions.filter((c) => c.at === at);
+  const [saying, setSaying] = useState<Gear | null>(null);
+  const sayIt = (gear: Gear): Otherwise => ({
+    question: 'Not in the kit?',
+    label: 'Say what it is…',
+    act: () => setSaying(gear),
+  });
   return (
     <>
+      {saying && (
+        <SayGear
+          gear={saying}
+          workspace={workspace}
+          record={record}
+          actions={actions}
+          onClose={() => setSaying(null)}
+        />
+      )}
       <Places>
         <Place>
           <LensChoice
             stacked
             groups={lensOptions(workspace, rig)}
             chosen={record.lensId}
+            otherwise={sayIt('lens')}
             onChoose={(lensId) => actions.change('Swap the lens', { lensId })}
           />
           <CautionsHere cautions={mind('lens')} />
         </Place>
         <Parts workspace={workspace} actions={actions} record={record} rig={rig} mind={mind} />
-        <AddPart workspace={workspace} actions={actions} record={record} rig={rig} />
+        <AddPart
+          workspace={workspace}
+          actions={actions}
+          record={record}
+          rig={rig}
+          otherwise={sayIt('part')}
+        />
         {troubles && <Trouble>{troubles}</Trouble>}
         <Place>
           <BodyChoice
             stacked
             groups={bodyOptions(workspace, rig)}
             chosen={record.bodyId}
+            otherwise={sayIt('body')}
             onChoose={(bodyId) => {
               const next = workspace.bodies.find((b) => b.id === bodyId);
               const modeId =

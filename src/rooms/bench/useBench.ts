@@ -1,9 +1,9 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
-import type { Part } from '@/core/kit/records/part';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Tables, Workspace } from '@/core/kit/records/workspace';
 import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
@@ -22,6 +22,23 @@ interface Draft {
   linked: RigSettings | null;
 }
 
+/** Records that come into the kit. */
+export type NewGear = { readonly [T in KitTable]?: readonly Tables[T][] };
+
+const GEAR_TABLES = ['mounts', 'bodies', 'lenses', 'parts'] as const;
+
+const withGear = (kit: Workspace, gear: NewGear): Workspace => ({
+  ...kit,
+  bodies: [...kit.bodies, ...(gear.bodies ?? [])],
+  lenses: [...kit.lenses, ...(gear.lenses ?? [])],
+  parts: [...kit.parts, ...(gear.parts ?? [])],
+});
+
+const writesOf = (gear: NewGear): Write[] =>
+  GEAR_TABLES.flatMap((table) =>
+    (gear[table] ?? []).map((record): Write => ({ table, id: record.id, after: record })),
+  );
+
 /** What can be done on the Bench. The same functions for as long as it stands. */
 export interface BenchActions {
   choose: (rigId: string) => void;
@@ -29,8 +46,8 @@ export interface BenchActions {
   turn: (change: Partial<RigSettings>) => void;
   /** Keeps a setting as one step to undo. */
   settle: (label: string, change: Partial<RigSettings>) => void;
-  /** Changes which records the rig joins, or its name. */
-  change: (label: string, change: Partial<RigRecord>) => void;
+  /** Changes which records the rig joins, or its name, with records that come into the kit for it. */
+  change: (label: string, change: Partial<RigRecord>, newGear?: NewGear) => void;
   /** Takes a way out as one step. */
   apply: (way: Way) => void;
 }
@@ -164,19 +181,17 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
       setDraft({ record: on, settings: next, settled, linked: settled ? null : linked });
       return { ...on, settings: next };
     };
-    const changeWith = (label: string, changes: Partial<RigRecord>, newPart?: Part) => {
+    const changeWith = (label: string, changes: Partial<RigRecord>, gear: NewGear = {}) => {
       const { workspace: kit, settings: set } = now.current;
       const on = found();
       if (!on || !set) return;
       const next = { ...on, settings: set, ...changes };
-      const parts = newPart ? [...kit.parts, newPart] : kit.parts;
-      const settings = fitted({ ...kit, parts }, next, next.settings);
-      const known: Write[] = newPart ? [{ table: 'parts', id: newPart.id, after: newPart }] : [];
-      save(label, [...known, edited('rigs', on, { ...next, settings })], tell);
+      const settings = fitted(withGear(kit, gear), next, next.settings);
+      save(label, [...writesOf(gear), edited('rigs', on, { ...next, settings })], tell);
     };
     return {
       choose,
-      change: (label, changes) => changeWith(label, changes),
+      change: changeWith,
       apply: ({ words, change: { settings, modeId, partIds, newPart } }) => {
         const { settings: set } = now.current;
         if (!set) return;
@@ -185,7 +200,7 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
           ...(partIds ? { partIds } : {}),
           settings: { ...set, ...settings },
         };
-        changeWith(words, changes, newPart);
+        changeWith(words, changes, newPart ? { parts: [newPart] } : {});
       },
       turn: (change) => void turnTo(change, false),
       settle: (label, change) => {

@@ -12,7 +12,7 @@ import { riskWords } from '@/core/words/risk';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { engraved } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';
-import { LensFactsForm, useLensFacts } from './LensFactsForm';
+import { LensFactsForm, useLensFacts } from '@/gear/quick/LensFactsForm';
 import type { KitActions } from './useKit';
 import { megapixels, mm } from '@/core/words/figures';
 

@@ -1,18 +1,17 @@
 'use client';
+import { ROOMS } from '@/shell/rooms';
 import type { Shell } from '@/shell/useShell';
-import { LineButton, MainButton } from '@/ui/controls/Buttons';
+import { LineButton, MainLink } from '@/ui/controls/Buttons';
 import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
 import type { KitDialog } from './KitDialogs';
 
 interface EmptyKitProps {
   files: Shell['files'];
-  onQuick: () => void;
-  onMount: () => void;
   onDialog: (dialog: KitDialog) => void;
 }
 
 /** What stands in the cabinet while nothing is in it. */
-export function EmptyKit({ files, onQuick, onMount, onDialog }: EmptyKitProps) {
+export function EmptyKit({ files, onDialog }: EmptyKitProps) {
   return (
     <EmptyPlace>
       <h1>The cabinet is empty</h1>
@@ -21,8 +20,10 @@ export function EmptyKit({ files, onQuick, onMount, onDialog }: EmptyKitProps) {
         facts; everything else can wait.
       </p>
       <FirstActs>
-        <MainButton onPress={onQuick}>I have a lens</MainButton>
-        <LineButton onPress={onMount}>Begin with a mount</LineButton>
+        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
+        <LineButton onPress={() => onDialog('quick lenses')}>I have a lens</LineButton>
+        <LineButton onPress={() => onDialog('quick bodies')}>I have a camera</LineButton>
+        <LineButton onPress={() => onDialog('quick mounts')}>Begin with a mount</LineButton>
         <LineButton onPress={() => onDialog('lensfun')}>Pick from Lensfun files</LineButton>
         <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
         <LineButton onPress={files.open}>Open a workspace file</LineButton>

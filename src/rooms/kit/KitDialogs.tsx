@@ -1,15 +1,22 @@
 'use client';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { Workspace } from '@/core/kit/records/workspace';
+import type { QuickProps } from '@/gear/quick/quick';
 import type { Tell } from '@/shell/tell';
 import { BargainDialog } from './BargainDialog';
 import { CsvDialog } from './CsvDialog';
 import { LensfunDialog } from './LensfunDialog';
 import { MountFinderDialog } from './MountFinderDialog';
-import { QuickLensDialog } from './QuickLensDialog';
+import { QuickBodyDialog } from '@/gear/quick/QuickBodyDialog';
+import { QuickLensDialog } from '@/gear/quick/QuickLensDialog';
+import { QuickMountDialog } from '@/gear/quick/QuickMountDialog';
+import { QuickPartDialog } from '@/gear/quick/QuickPartDialog';
 import type { KitActions } from './useKit';
 
-export type KitDialog = 'quick' | 'bargain' | 'finder' | 'csv-in' | 'lensfun';
+export type KitDialog = `quick ${QuickTable}` | 'bargain' | 'finder' | 'csv-in' | 'lensfun';
+
+/** Tables whose records are told by a few facts. */
+export type QuickTable = Exclude<KitTable, 'markings'>;
 
 interface KitDialogsProps {
   open: KitDialog | null;
@@ -18,15 +25,29 @@ interface KitDialogsProps {
   actions: KitActions;
   tell: Tell;
   onMount: (mountId: string) => void;
+  /** Puts a record in that is filled in by hand. */
+  onByHand: (table: Exclude<QuickTable, 'lenses'>) => void;
   onClose: () => void;
 }
 
 /** The one dialog of the kit that is open, if any. */
-export function KitDialogs({ open, table, onMount, ...given }: KitDialogsProps) {
+export function KitDialogs({ open, table, onMount, onByHand, ...given }: KitDialogsProps) {
   const { workspace, actions, tell, onClose } = given;
+  const quick = <T extends QuickTable>(to: T): QuickProps<T> => ({
+    workspace,
+    onAdd: (record, mounts) => actions.add(to, record, mounts),
+    ...(to === 'lenses' ? {} : { onByHand: () => onByHand(to) }),
+    onClose,
+  });
   switch (open) {
-    case 'quick':
-      return <QuickLensDialog workspace={workspace} actions={actions} onClose={onClose} />;
+    case 'quick lenses':
+      return <QuickLensDialog {...quick('lenses')} />;
+    case 'quick bodies':
+      return <QuickBodyDialog {...quick('bodies')} />;
+    case 'quick parts':
+      return <QuickPartDialog {...quick('parts')} />;
+    case 'quick mounts':
+      return <QuickMountDialog {...quick('mounts')} />;
     case 'bargain':
       return <BargainDialog workspace={workspace} actions={actions} onClose={onClose} />;
     case 'finder':

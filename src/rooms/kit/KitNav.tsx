@@ -96,7 +96,7 @@ export function KitNav({ view, workspace, onView, onDialog }: KitNavProps) {
         </Entry>
       ))}
       <Acts>
-        <ActingButton onPress={() => onDialog('quick')}>I have a lens</ActingButton>
+        <ActingButton onPress={() => onDialog('quick lenses')}>I have a lens</ActingButton>
         <ActingButton onPress={() => onDialog('bargain')}>Seen for sale</ActingButton>
         <ActingButton onPress={() => onDialog('finder')}>Which mount is this?</ActingButton>
       </Acts>

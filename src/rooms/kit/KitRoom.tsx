@@ -141,20 +141,15 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
   const addTo = (to: Exclude<TableName, 'lenses'>) =>
     actions.add(to, freshRecord(to, workspace, newId()));
   const add = () => {
-    if (table === 'lenses') setDialog('quick');
-    else addTo(table);
+    if (table === 'markings') addTo(table);
+    else setDialog(`quick ${table}`);
   };
   useKitKeys(shell, { add, bargain: () => setDialog('bargain'), view: look });
   return (
     <>
       <RoomHeader room="kit" keys={shell.keys} fileActions={shell.fileActions} />
       {isEmpty(workspace) ? (
-        <EmptyKit
-          files={shell.files}
-          onQuick={() => setDialog('quick')}
-          onMount={() => addTo('mounts')}
-          onDialog={setDialog}
-        />
+        <EmptyKit files={shell.files} onDialog={setDialog} />
       ) : (
         <Cabinet
           workspace={workspace}
@@ -171,6 +166,10 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
         actions={actions}
         tell={shell.tell}
         onMount={(id) => open('mounts', id)}
+        onByHand={(to) => {
+          setDialog(null);
+          addTo(to);
+        }}
         onClose={() => setDialog(null)}
       />
       <ShellParts shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />

@@ -4,6 +4,7 @@ import { newId } from '@/core/kit/newId';
 import { withValueAt } from '@/core/kit/fields/paths';
 import { stillEstimated } from '@/core/kit/records/common';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Mount } from '@/core/kit/records/mount';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
 import { kept } from '@/store/keeper';
@@ -12,7 +13,8 @@ import { stored, type Tell } from '@/shell/tell';
 
 /** What can be done to the records of a kit; each is one step that undo takes back. */
 export interface KitActions {
-  add: (table: KitTable, record: Tables[KitTable]) => void;
+  /** Puts a record in, with the mounts it needs that are not here yet. */
+  add: (table: KitTable, record: Tables[KitTable], mounts?: readonly Mount[]) => void;
   change: (
     table: KitTable,
     record: Tables[KitTable],
@@ -53,8 +55,9 @@ export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void
     const run = (label: string, writes: readonly Write[]) =>
       stored(tell, () => commit(db, label, writes));
     return {
-      add: (table, record) => {
-        run(`Add ${record.name}`, [write(table, record)]);
+      add: (table, record, mounts = []) => {
+        const needed = mounts.map((mount) => write('mounts', mount));
+        run(`Add ${record.name}`, [...needed, write(table, record)]);
         onOpen(table, record.id);
       },
       change: (table, record, path, label, value) =>

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { Button, type ButtonProps } from 'react-aria-components';
 import styled, { css } from 'styled-components';
 import { PHONE } from '../theme/type';
@@ -52,6 +53,19 @@ export const MainButton = styled(Button)`
     color: var(--muted);
     filter: none;
     opacity: 1;
+  }
+`;
+
+/** The one place to go next. */
+export const MainLink = styled(Link)`
+  ${bare}
+  background: var(--amber);
+  color: var(--on-amber);
+  font-weight: 600;
+  padding: 9px 14px;
+  text-decoration: none;
+  &:hover {
+    filter: brightness(1.08);
   }
 `;
 

@@ -5,7 +5,14 @@ import styled from 'styled-components';
 import { oneLine } from '../theme/type';
 import { fieldLook, labelLook, Trigger, type ChoiceLook, type Look } from './choiceLook';
 import { OptionList } from './OptionList';
-import { manyOf, type ManyOptions, type OptionGroup } from './options';
+import {
+  chooseOr,
+  manyOf,
+  withOtherwise,
+  type ManyOptions,
+  type OptionGroup,
+  type Otherwise,
+} from './options';
 import { SearchedChoice } from './SearchedChoice';
 import { Sheet } from './surfaces';
 
@@ -16,6 +23,7 @@ interface ChoiceProps extends ChoiceLook {
   onChoose: (id: string) => void;
   /** Shown while nothing is chosen. */
   placeholder?: string;
+  otherwise?: Otherwise;
 }
 
 const Field = styled(Select)<Look>`
@@ -38,12 +46,12 @@ type FewProps = Omit<ChoiceProps, 'groups'> & { groups: readonly OptionGroup[] }
 
 function FewChoice(props: FewProps) {
   const { label, groups, chosen, onChoose, placeholder = 'choose' } = props;
-  const { stacked = false, bare = false, inForm = false } = props;
+  const { stacked = false, bare = false, inForm = false, otherwise } = props;
   return (
     <Field
       value={chosen}
       onChange={(key) => {
-        if (key !== null) onChoose(String(key));
+        if (key !== null) chooseOr(String(key), onChoose, otherwise);
       }}
       placeholder={placeholder}
       $stacked={stacked}
@@ -56,7 +64,7 @@ function FewChoice(props: FewProps) {
         <ChevronDown size={13} aria-hidden="true" />
       </Trigger>
       <Sheet>
-        <OptionList groups={groups} />
+        <OptionList groups={withOtherwise(groups, otherwise)} />
       </Sheet>
     </Field>
   );

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { oneLine } from '../theme/type';
 import { fieldLook, labelLook, Trigger, type ChoiceLook, type Look } from './choiceLook';
 import { OptionList } from './OptionList';
-import { searchOf, type ManyOptions } from './options';
+import { chooseOr, searchOf, withOtherwise, type ManyOptions, type Otherwise } from './options';
 import { Sheet } from './surfaces';
 
 const Field = styled.div<Look>`
@@ -65,10 +65,11 @@ interface SearchProps {
   many: ManyOptions;
   chosen: string | null;
   onChoose: (id: string) => void;
+  otherwise?: Otherwise;
 }
 
 /** A long list behind a search field; put together when it opens. */
-function Search({ label, many, chosen, onChoose }: SearchProps) {
+function Search({ label, many, chosen, onChoose, otherwise }: SearchProps) {
   const [sought, setSought] = useState('');
   const search = useMemo(() => searchOf(many.groups()), [many]);
   const { groups, more } = useMemo(() => search(sought), [search, sought]);
@@ -80,10 +81,10 @@ function Search({ label, many, chosen, onChoose }: SearchProps) {
       <Found>
         <OptionList
           aria-label={label}
-          groups={groups}
+          groups={withOtherwise(groups, otherwise)}
           selectionMode="single"
           selectedKeys={chosen === null ? [] : [chosen]}
-          onAction={(key) => onChoose(String(key))}
+          onAction={(key) => chooseOr(String(key), onChoose, otherwise)}
         />
         {groups.length === 0 && <More role="status">Nothing here has these words.</More>}
         {more > 0 && (
@@ -100,7 +101,7 @@ interface SearchedChoiceProps extends SearchProps, ChoiceLook {
 
 /** One of very many, found by what one remembers of it. */
 export function SearchedChoice(props: SearchedChoiceProps) {
-  const { label, many, chosen, onChoose, placeholder = 'choose' } = props;
+  const { label, many, chosen, onChoose, otherwise, placeholder = 'choose' } = props;
   const { stacked = false, bare = false, inForm = false } = props;
   const [isOpen, setOpen] = useState(false);
   const shown = chosen === null ? null : many.labelOf(chosen);
@@ -127,6 +128,15 @@ export function SearchedChoice(props: SearchedChoiceProps) {
                 setOpen(false);
                 if (id !== chosen) onChoose(id);
               }}
+              otherwise={
+                otherwise && {
+                  ...otherwise,
+                  act: () => {
+                    setOpen(false);
+                    otherwise.act();
+                  },
+                }
+              }
             />
           </Plain>
         </Place>

@@ -12,6 +12,38 @@ export interface OptionGroup {
   options: readonly Option[];
 }
 
+/** What can be done where none of the options is the one. */
+export interface Otherwise {
+  question: string;
+  label: string;
+  act: () => void;
+}
+
+/** No option's id. */
+const OTHERWISE = '+otherwise';
+
+/** The options, and after them what can be done otherwise. */
+export const withOtherwise = (
+  groups: readonly OptionGroup[],
+  otherwise: Otherwise | undefined,
+): readonly OptionGroup[] =>
+  otherwise
+    ? [
+        ...groups,
+        { title: otherwise.question, options: [{ id: OTHERWISE, label: otherwise.label }] },
+      ]
+    : groups;
+
+/** Chooses an option, or does otherwise. */
+export function chooseOr(
+  id: string,
+  onChoose: (id: string) => void,
+  otherwise: Otherwise | undefined,
+): void {
+  if (id === OTHERWISE) otherwise?.act();
+  else onChoose(id);
+}
+
 /** So many that they are put together only when the list is opened, and searched. */
 export interface ManyOptions {
   labelOf: (id: string) => string | null;

@@ -265,7 +265,7 @@ function partOfAnswers(
 }
 
 /** The camera's name where its owner gives none. */
-function usualName({ megapixels }: StartAnswers, sensor: NamedFormat): string {
+function usualName({ megapixels }: CameraTold, sensor: NamedFormat): string {
   const pixels = megapixels === null ? '' : `${megapixels} MP `;
   return `${pixels}${sensor.widthMm}×${sensor.heightMm} camera`;
 }
@@ -293,6 +293,34 @@ export function startEnds(
   return { front, rear, guess };
 }
 
+type CameraTold = Omit<StartAnswers, 'lensMountId' | 'lensFormatId' | 'engraved' | 'between'>;
+
+const bodyOfAnswers = (answers: CameraTold, format: NamedFormat, mountId: string, id: string) =>
+  quickBody(
+    {
+      name: answers.cameraName.trim() || usualName(answers, format),
+      mountId,
+      format,
+      megapixels: answers.megapixels,
+      isStabilised: answers.isStabilised,
+      estimated: [
+        ...(answers.sensorId === null ? (['modes'] as const) : []),
+        ...(answers.cameraMountId === null ? (['mountId'] as const) : []),
+      ],
+    },
+    id,
+  );
+
+/** A camera alone, and the mount it has. */
+export function startedBody(
+  told: CameraTold,
+  workspace: Pick<Workspace, 'mounts'>,
+  id: string,
+): { body: Body; mount: Mount } {
+  const { rear, guess } = startEnds({ ...NOTHING_TOLD, ...told }, workspace);
+  return { body: bodyOfAnswers(told, guess.sensor, rear.id, id), mount: rear };
+}
+
 /** What a whole page of answers comes to, or why it cannot be. */
 export function started(
   answers: StartAnswers,
@@ -314,20 +342,7 @@ export function started(
   const { lens } = lensFound.value;
   const made = partFound.value.part;
   const part = workspace.parts.find((p) => p.id === made?.id) ?? made;
-  const body = quickBody(
-    {
-      name: answers.cameraName.trim() || usualName(answers, sensor),
-      mountId: rear.id,
-      format: sensor,
-      megapixels: answers.megapixels,
-      isStabilised: answers.isStabilised,
-      estimated: [
-        ...(answers.sensorId === null ? (['modes'] as const) : []),
-        ...(answers.cameraMountId === null ? (['mountId'] as const) : []),
-      ],
-    },
-    ids.body,
-  );
+  const body = bodyOfAnswers(answers, sensor, rear.id, ids.body);
   const mode = body.modes.find((m) => m.use === answers.use) ?? body.modes[0];
   const rig: RigRecord = {
     id: ids.rig,

@@ -1,20 +1,13 @@
 'use client';
 import { newId } from '@/core/kit/newId';
 import { quickLens } from '@/core/kit/quickLens';
-import type { Workspace } from '@/core/kit/records/workspace';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
-import { LensFactsForm, useLensFacts } from './LensFactsForm';
-import type { KitActions } from './useKit';
-
-interface QuickLensDialogProps {
-  workspace: Workspace;
-  actions: KitActions;
-  onClose: () => void;
-}
+import { LensFactsForm, newMountOf, useLensFacts } from './LensFactsForm';
+import type { QuickProps } from './quick';
 
 /** A lens by four facts; the rest is what is usual, and marked so until someone tells. */
-export function QuickLensDialog({ workspace, actions, onClose }: QuickLensDialogProps) {
+export function QuickLensDialog({ workspace, onAdd, onClose }: QuickProps<'lenses'>) {
   const form = useLensFacts(workspace);
   const { facts, missing, nonsense } = form;
   return (
@@ -24,16 +17,14 @@ export function QuickLensDialog({ workspace, actions, onClose }: QuickLensDialog
         know its marking. The rest is filled in with what is usual and marked as estimated.
       </p>
       <LensFactsForm workspace={workspace} form={form} />
-      {workspace.mounts.length === 0 && (
-        <p>There is no mount in this workspace yet: add one first, its register in mm will do.</p>
-      )}
       <DialogActions>
         <TextButton onPress={onClose}>Leave it</TextButton>
         <MainButton
           isDisabled={facts === null}
           onPress={() => {
             if (!facts) return;
-            actions.add('lenses', quickLens(facts, newId()));
+            const mount = newMountOf(facts.mountId, workspace.mounts);
+            onAdd(quickLens(facts, newId()), mount ? [mount] : []);
             onClose();
           }}
         >

@@ -5,6 +5,8 @@ import { nonsenseIn, readEngraving } from '@/core/kit/engraving';
 import { fNumberOfTStop, type LensFacts } from '@/core/kit/quickLens';
 import { readQuantity } from '@/core/kit/fields/quantity';
 import { byRegister } from '@/core/kit/ladder';
+import { mountHere, mountRecord, STARTER_MOUNTS } from '@/core/kit/starter/mounts';
+import type { Mount } from '@/core/kit/records/mount';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { FORMATS, type FrameSize } from '@/core/optics/formats';
 import { Choice } from '@/ui/controls/Choice';
@@ -152,6 +154,33 @@ export function useLensFacts({ mounts, markings }: Workspace) {
   };
 }
 
+/** Mounts that are here, and the common ones that are not yet. */
+const mountGroups = (mounts: readonly Mount[]) => [
+  {
+    title: 'By register',
+    options: byRegister(mounts).map((m) => ({
+      id: m.id,
+      label: m.name,
+      note: m.aliases.join(', '),
+    })),
+  },
+  {
+    title: 'Common, not in the kit yet',
+    options: STARTER_MOUNTS.filter((m) => !mountHere(m, mounts)).map((m) => ({
+      id: m.id,
+      label: m.name,
+      note: m.locking,
+    })),
+  },
+];
+
+/** A mount that is not in the kit yet; null for one that is, and for none. */
+export function newMountOf(mountId: string, mounts: readonly Mount[]): Mount | null {
+  if (mounts.some((m) => m.id === mountId)) return null;
+  const starter = STARTER_MOUNTS.find((m) => m.id === mountId);
+  return starter ? mountRecord(starter) : null;
+}
+
 /** The formats to choose from, the one the marking says before them. */
 const formatOptions = (marked: FrameSize | null) => [
   ...(marked
@@ -189,16 +218,7 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
       <Choice
         inForm
         label="Mount"
-        groups={[
-          {
-            title: 'By register',
-            options: byRegister(workspace.mounts).map((m) => ({
-              id: m.id,
-              label: m.name,
-              note: m.aliases.join(', '),
-            })),
-          },
-        ]}
+        groups={mountGroups(workspace.mounts)}
         chosen={mountId}
         onChoose={(id) => tell({ mountId: id })}
       />

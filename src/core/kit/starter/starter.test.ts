@@ -1,0 +1,155 @@
+import { describe, expect, it } from 'vitest';
+import { FORMATS } from '@/core/optics/formats';
+import { checkRecord } from '../checks/validate';
+import { mountOf } from '../records/mount';
+import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS } from './mounts';
+import { COMMON_SENSORS, quickBody, type BodyFacts } from './quickBody';
+import { quickPart, type PartFacts } from './quickPart';
+
+const mountOfRegister = (registerMm: number) =>
+  mountOf({ id: `m-${registerMm}`, name: `Bayonet ${registerMm}`, registerMm });
+const full = FORMATS.find((f) => f.id === '36x24')!;
+
+describe('the starter mounts', () => {
+  it('are records by register, no two alike, of formats that are known', () => {
+    const registers = STARTER_MOUNTS.map((m) => m.registerMm);
+    expect(registers).toEqual(registers.toSorted((a, b) => a - b));
+    expect(new Set(STARTER_MOUNTS.map((m) => m.name)).size).toBe(STARTER_MOUNTS.length);
+    for (const mount of STARTER_MOUNTS) {
+      const record = mountRecord(mount);
+      expect(checkRecord('mounts', record)).toEqual({ ok: true, value: record });
+      expect(FORMATS.some((f) => f.id === mount.formatId)).toBe(true);
+      expect(mount.name).toContain(mount.registerMm.toFixed(2).replace(/0$/, ''));
+    }
+  });
+
+  it('are found again among those that are here, by id or by what they measure', () => {
+    const here = mountOf({
+      id: 'own',
+      name: 'SLR bayonet, the old one',
+      registerMm: 44,
+      throatMm: 54,
+    });
+    const slr = STARTER_MOUNTS.find((m) => m.id === 'slr-44')!;
+    const cine = STARTER_MOUNTS.find((m) => m.id === 'cine-44')!;
+    expect(mountHere(slr, [here])?.id).toBe('own');
+    expect(mountHere(cine, [here])).toBeNull();
+    expect(mountHere(slr, [{ ...here, locking: 'screw' }])).toBeNull();
+    expect(mountHere(slr, [{ ...here, throatMm: 47 }])).toBeNull();
+    expect(mountHere(slr, [{ ...here, registerMm: 44.5 }])).toBeNull();
+    const known = knownMounts([here, mountOfRegister(31)]);
+    expect(known).toHaveLength(STARTER_MOUNTS.length + 1);
+    expect(known.find((m) => m.id === 'slr-44')?.name).toBe('SLR bayonet, the old one');
+    expect(known.map((m) => m.registerMm)).toContain(31);
+  });
+});
+
+describe('a body from what people know', () => {
+  const facts: BodyFacts = {
+    name: 'Mine',
+    mountId: 'ml-18',
+    format: full,
+    megapixels: 24,
+    isStabilised: true,
+    estimated: [],
+  };
+
+  it('of any common sensor is one the program can work with', () => {
+    for (const { formatId, megapixels } of COMMON_SENSORS)
+      for (const count of [...megapixels, null])
+        for (const isStabilised of [true, false, null]) {
+          const format = FORMATS.find((f) => f.id === formatId)!;
+          const body = quickBody({ ...facts, format, megapixels: count, isStabilised }, 'b');
+          expect(checkRecord('bodies', body)).toEqual({ ok: true, value: body });
+          const [whole] = body.modes;
+          const shown = (whole!.widthPx * whole!.heightPx) / 1e6;
+          if (count !== null) expect(Math.abs(shown / count - 1)).toBeLessThan(0.01);
+          for (const mode of body.modes) {
+            expect(mode.widthMm).toBeLessThanOrEqual(format.widthMm);
+            expect(mode.heightMm).toBeLessThanOrEqual(format.heightMm);
+            expect(mode.recordedWidthPx ?? 0).toBeLessThanOrEqual(mode.widthPx);
+          }
+        }
+  });
+
+  it('reads the areas cameras read', () => {
+    const { modes } = quickBody(facts, 'b');
+    const mode = (id: string) => modes.find((m) => m.id === id);
+    // Arithmetic: 24 MP on 3:2 are 6000 by 4000; 3840 of 6000 pixels of 36 mm are 23.04 mm.
+    expect(mode('stills')).toMatchObject({ widthPx: 6000, heightPx: 4000 });
+    expect(mode('video')).toMatchObject({ widthMm: 36, heightMm: 20.25, recordedWidthPx: 3840 });
+    expect(mode('video-middle')?.widthMm).toBeCloseTo(23.04, 2);
+    // Common practice, no source: the small format leaves 24/1.53² = 10.2 MP.
+    const small = mode('stills-small')!;
+    expect((small.widthPx * small.heightPx) / 1e6).toBeCloseTo(10.2, 1);
+    const format = FORMATS.find((f) => f.id === 'crop-1.5')!;
+    expect(quickBody({ ...facts, format }, 'b').modes.map((m) => m.id)).not.toContain(
+      'stills-small',
+    );
+  });
+
+  it('marks what is a guess, and a stabiliser nobody knows of is minded', () => {
+    const estimated = (more: Partial<BodyFacts>) => quickBody({ ...facts, ...more }, 'b');
+    expect(estimated({}).estimated).toEqual(['sensorTravel']);
+    expect(estimated({ isStabilised: false })).toMatchObject({ sensorTravel: null, estimated: [] });
+    const unknown = estimated({ isStabilised: null, megapixels: null, estimated: ['modes'] });
+    expect(unknown.sensorTravel?.xMm).toBeGreaterThan(1);
+    expect(unknown.estimated).toEqual([
+      'modes',
+      'modes.0.widthPx',
+      'modes.0.heightPx',
+      'sensorTravel',
+      'stabiliserStops',
+    ]);
+  });
+});
+
+describe('what stands between, from its kind and two mounts', () => {
+  const part = (more: Partial<PartFacts>) =>
+    quickPart({
+      kind: 'plain adapter',
+      factor: 1,
+      front: mountOfRegister(44),
+      rear: mountOfRegister(18),
+      designFormat: full,
+      ...more,
+    });
+
+  it('a plain adapter is as thick as the registers leave it, and nothing of it is a guess', () => {
+    const made = part({});
+    expect(made).toMatchObject({
+      ok: true,
+      value: { thicknessMm: 26, factor: 1, estimated: [], designFormat: null },
+    });
+    expect(made.ok && checkRecord('parts', made.value).ok).toBe(true);
+  });
+
+  it('a converter has a name, a thickness that is a guess, and the format its camera has', () => {
+    const made = part({ kind: 'focal reducer', factor: 0.71 });
+    expect(made).toMatchObject({
+      ok: true,
+      value: {
+        name: 'focal reducer ×0.71, Bayonet 44 to Bayonet 18',
+        estimated: ['thicknessMm', 'designFormat'],
+        designFormat: full,
+      },
+    });
+  });
+
+  it('what has no room between its mounts is refused with the reason', () => {
+    const sentence = (more: Partial<PartFacts>) => {
+      const made = part(more);
+      return made.ok ? '' : (made.problems[0]?.sentence ?? '');
+    };
+    const same = mountOfRegister(44);
+    expect(sentence({ front: same, rear: same })).toMatch(/one register/);
+    expect(sentence({ front: mountOfRegister(18), rear: mountOfRegister(44) })).toMatch(
+      /−26\.00 mm thick: without glass this lens does not reach infinity/,
+    );
+    expect(sentence({ kind: 'focal reducer', factor: 0.71, front: same, rear: same })).toMatch(
+      /too little room for glass/,
+    );
+    // Common practice, no source: a teleconverter goes between two mounts of one kind.
+    expect(sentence({ kind: 'teleconverter', factor: 1.4, front: same, rear: same })).toBe('');
+  });
+});

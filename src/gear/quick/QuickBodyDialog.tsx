@@ -1,0 +1,37 @@
+'use client';
+import { useState } from 'react';
+import { newId } from '@/core/kit/newId';
+import { NOTHING_TOLD, startedBody } from '@/core/kit/starter/start';
+import { MainButton, TextButton } from '@/ui/controls/Buttons';
+import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { CameraQuestions, type CameraAnswers } from './CameraQuestions';
+import { newAmong, type QuickProps } from './quick';
+
+/** A camera by what people know of it; its modes are what is usual, and can be told later. */
+export function QuickBodyDialog({ workspace, onAdd, onByHand, onClose }: QuickProps<'bodies'>) {
+  const [answers, setAnswers] = useState<CameraAnswers>(NOTHING_TOLD);
+  const { mounts } = workspace;
+  return (
+    <DialogSheet title="I have a camera" open wide onClose={onClose}>
+      <CameraQuestions
+        answers={answers}
+        mounts={mounts}
+        onAnswer={(change) => setAnswers((before) => ({ ...before, ...change }))}
+      />
+      <DialogActions>
+        {onByHand && <TextButton onPress={onByHand}>Fill it in by hand</TextButton>}
+        <TextButton onPress={onClose}>Leave it</TextButton>
+        <MainButton
+          isDisabled={answers.sensorId === null}
+          onPress={() => {
+            const { body, mount } = startedBody(answers, workspace, newId());
+            onAdd(body, newAmong([mount], mounts));
+            onClose();
+          }}
+        >
+          {answers.sensorId === null ? 'Still to say: its sensor' : 'Put it in the cabinet'}
+        </MainButton>
+      </DialogActions>
+    </DialogSheet>
+  );
+}

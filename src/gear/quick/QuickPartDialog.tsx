@@ -1,0 +1,102 @@
+'use client';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { knownMounts, mountHere, mountRecord } from '@/core/kit/starter/mounts';
+import type { Mount } from '@/core/kit/records/mount';
+import type { Between } from '@/core/kit/starter/start';
+import { quickPart } from '@/core/kit/starter/quickPart';
+import { problemText } from '@/core/words/problem';
+import { MainButton, TextButton } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { BetweenQuestion } from './BetweenQuestion';
+import { newAmong, type QuickProps } from './quick';
+
+const Trouble = styled.p`
+  color: var(--clipped);
+`;
+
+interface QuickPartDialogProps extends QuickProps<'parts'> {
+  /** Mounts to begin with: those of a rig it is for. */
+  frontMountId?: string;
+  rearMountId?: string;
+}
+
+/** The record of a mount to choose from; one of the workspace where it has it. */
+function mountAt(id: string | null, mounts: readonly Mount[]): Mount | null {
+  const known = knownMounts(mounts).find((m) => m.id === id || mountHere(m, mounts)?.id === id);
+  return known ? (mountHere(known, mounts) ?? mountRecord(known)) : null;
+}
+
+/** An adapter or converter by its kind and two mounts; its thickness follows from the registers. */
+export function QuickPartDialog(props: QuickPartDialogProps) {
+  const { workspace, onAdd, onByHand, onClose } = props;
+  const { mounts } = workspace;
+  const [frontId, setFrontId] = useState(props.frontMountId ?? null);
+  const [rearId, setRearId] = useState(props.rearMountId ?? null);
+  const [between, setBetween] = useState<Between | null>(null);
+  const front = mountAt(frontId, mounts);
+  const rear = mountAt(rearId, mounts);
+  const facts =
+    between && between.kind !== 'nothing' && front && rear
+      ? { ...between, front, rear, designFormat: null }
+      : null;
+  const made = facts && quickPart(facts);
+  const groups = [
+    {
+      title: 'By register',
+      options: knownMounts(mounts).map((m) => ({
+        id: mountHere(m, mounts)?.id ?? m.id,
+        label: m.name,
+        note: m.aliases[0],
+      })),
+    },
+  ];
+  const missing = [
+    ...(front ? [] : ['the mount that takes the lens']),
+    ...(rear ? [] : ['the mount on the camera']),
+    ...(between ? [] : ['what it is']),
+  ];
+  return (
+    <DialogSheet title="I have an adapter or converter" open wide onClose={onClose}>
+      <Choice
+        inForm
+        label="Takes a lens with"
+        groups={groups}
+        chosen={frontId}
+        onChoose={setFrontId}
+      />
+      <Choice
+        inForm
+        label="Goes on a camera with"
+        groups={groups}
+        chosen={rearId}
+        onChoose={setRearId}
+      />
+      <BetweenQuestion
+        label="What it is"
+        between={between}
+        ends={{ front, rear }}
+        mayBeNothing={false}
+        onChoose={setBetween}
+      />
+      {made && !made.ok && <Trouble role="alert">{problemText(made.problems)}</Trouble>}
+      <DialogActions>
+        {onByHand && <TextButton onPress={onByHand}>Something else: fill it in by hand</TextButton>}
+        <TextButton onPress={onClose}>Leave it</TextButton>
+        <MainButton
+          isDisabled={!made?.ok}
+          onPress={() => {
+            if (!made?.ok || !facts) return;
+            // One that is there already keeps what is known of it.
+            const part = workspace.parts.find((p) => p.id === made.value.id) ?? made.value;
+            onAdd(part, newAmong([facts.front, facts.rear], mounts));
+            onClose();
+          }}
+        >
+          {missing.length > 0 ? `Still to say: ${missing.join(', ')}` : 'Put it in the cabinet'}
+        </MainButton>
+      </DialogActions>
+    </DialogSheet>
+  );
+}
