@@ -66,3 +66,8 @@ export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
     oversampling: mode.recordedWidthPx === null ? null : widthPx / mode.recordedWidthPx,
   };
 }
+
+/** Megapixels of the part of a delivered frame that a clean frame within it takes. */
+export const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): number =>
+  (delivered.megapixels * clean.widthMm * clean.heightMm) /
+  (delivered.widthMm * delivered.heightMm);

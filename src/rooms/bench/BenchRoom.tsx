@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
 import type { Workspace } from '@/core/kit/records/workspace';
+import { isMissing } from '@/core/rig/rig';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
@@ -16,6 +17,7 @@ import { RigTools } from './RigTools';
 import { OtherWays } from './start/OtherWays';
 import { StartPage } from './start/StartPage';
 import { useBench, type Bench } from './useBench';
+import { useComparison } from './useComparison';
 import { usePin } from './usePin';
 import { useRigActions } from './useRigActions';
 
@@ -65,6 +67,14 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   const rigs = useRigActions({ workspace, record, bench: actions, tell, onStart: asking.ask });
   const { ghost, pin } = usePin(bench);
   const [comparing, setComparing] = useState(false);
+  const comparison = useComparison(workspace.rigs, record?.id ?? null);
+  const now = useMemo(
+    () =>
+      bench.rig && !isMissing(bench.rig) && bench.report
+        ? { rig: bench.rig, report: bench.report }
+        : null,
+    [bench.rig, bench.report],
+  );
   const compare = useCallback(() => setComparing((open) => !open), []);
 
   useShellKeys(shell, benchKeys(workspace, bench, { pin, compare }));
@@ -92,8 +102,9 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
         <RigStrip
           workspace={workspace}
           rigId={record?.id ?? null}
-          report={bench.report}
+          now={now}
           ghost={ghost}
+          comparison={comparison}
           onRig={actions.choose}
         />
       )}

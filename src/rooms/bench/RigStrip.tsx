@@ -1,15 +1,24 @@
 'use client';
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { X } from 'lucide-react';
+import { memo, useMemo } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { evaluate, type Report } from '@/core/rig/report/evaluate';
+import {
+  COMPARED_QUESTIONS,
+  comparedRows,
+  differenceWords,
+  type Beside,
+  type ComparedQuestion,
+} from '@/core/rig/readings/compared';
+import { evaluate } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import { riskWords } from '@/core/words/risk';
+import { rigOptions } from '@/gear/options';
+import { Choice } from '@/ui/controls/Choice';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import { cornerWords } from '@/core/words/corners';
-import type { Ghost } from '@/ui/stage/stageWords';
 import { engraved, oneLine } from '@/ui/theme/type';
-import { fWords, fixed, megapixels, mm } from '@/core/words/figures';
+import type { Comparison } from './useComparison';
+import type { Pinned } from './usePin';
 
 const Scroller = styled.section`
   flex: none;
@@ -67,71 +76,144 @@ const Name = styled.button`
   }
 `;
 
+const Out = styled.button`
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--muted);
+  cursor: pointer;
+  &:hover {
+    color: var(--ink);
+  }
+`;
+
 const Worded = styled.span`
   display: flex;
   align-items: center;
   gap: 7px;
 `;
 
+const Asked = styled.div`
+  position: sticky;
+  left: 0;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 18px;
+  width: fit-content;
+  max-width: 100vw;
+  padding: 2px 14px 0;
+`;
+
+const Head = styled.span`
+  display: flex;
+  align-items: center;
+  gap: 4px;
+`;
+
+const Words = styled.td`
+  && {
+    max-width: 300px;
+    white-space: normal;
+    vertical-align: top;
+  }
+`;
+
 interface Compared {
   key: string;
   name: string;
   /** Null where the rig lacks some of its gear. */
-  report: Report | null;
+  beside: Beside | null;
   rigId: string | null;
 }
 
-const ROWS: readonly { name: string; cell: (report: Report) => React.ReactNode }[] = [
-  {
-    name: 'Verdict',
-    cell: ({ verdict, fitProblem }) =>
-      fitProblem ? (
-        fitProblem.words
-      ) : (
-        <Worded>
-          <VerdictMark kind={verdict.kind} size={18} /> {verdict.kind}, risk{' '}
-          {riskWords(verdict.risk)}
-        </Worded>
-      ),
-  },
-  {
-    name: 'Darkest corner',
-    cell: ({ verdict }) => {
-      const words = cornerWords(verdict.worstCornerStops);
-      return words === 'black' ? words : `${words} stops`;
-    },
-  },
-  {
-    name: 'Halo, and needed',
-    cell: ({ coverage }) =>
-      `⌀ ${fixed(coverage.radiiMm.half * 2, 1)} of ${mm(coverage.worstCornerRadiusMm * 2)}`,
-  },
-  {
-    name: 'Through the train',
-    cell: ({ optics }) => `${mm(optics.train.focalMm)} ${fWords(optics.train.fNumber)}`,
-  },
-  {
-    name: 'Equivalent',
-    cell: ({ optics: { equivalents: equal } }) =>
-      `${mm(equal.focalMm)} ${fWords(equal.fNumber, 1)}`,
-  },
-  { name: 'Pixels', cell: ({ frame }) => megapixels(frame.delivered.megapixels) },
-];
-
-/** Every rig as it is stored, with its report. Turning a ring evaluates none of them anew. */
-function useCompared(workspace: Workspace): Compared[] {
+/** Rigs as they are stored, with their reports. Turning a ring evaluates none of them anew. */
+function useCompared(workspace: Workspace, ids: readonly string[]): Compared[] {
   return useMemo(
     () =>
-      workspace.rigs.map((record) => {
+      ids.flatMap((id): Compared[] => {
+        const record = workspace.rigs.find((r) => r.id === id);
+        if (!record) return [];
         const rig = resolveRig(workspace, record);
-        return {
-          key: record.id,
-          name: record.name,
-          report: isMissing(rig) ? null : evaluate(rig),
-          rigId: record.id,
-        };
+        const beside = isMissing(rig) ? null : { rig, report: evaluate(rig) };
+        return [{ key: id, name: record.name, beside, rigId: id }];
       }),
-    [workspace],
+    [workspace, ids],
+  );
+}
+
+const VerdictCell = ({ report: { verdict, fitProblem } }: Beside) =>
+  fitProblem ? (
+    fitProblem.words
+  ) : (
+    <Worded>
+      <VerdictMark kind={verdict.kind} size={18} /> {verdict.kind}, risk {riskWords(verdict.risk)}
+    </Worded>
+  );
+
+/** The cells of one column. */
+interface Row {
+  name: string;
+  cell: (beside: Beside) => React.ReactNode;
+  /** Whether its words may run over lines. */
+  isLong?: boolean;
+}
+
+function rowsOf(question: ComparedQuestion, first: Beside | null): Row[] {
+  return [
+    { name: 'Verdict', cell: (beside) => <VerdictCell {...beside} /> },
+    ...comparedRows(question).map((row) => ({ ...row, isLong: question === 'pixels' })),
+    {
+      name: 'Against the first',
+      cell: (beside) => (first === null || beside === first ? '' : differenceWords(first, beside)),
+      isLong: true,
+    },
+  ];
+}
+
+const QUESTIONS = [
+  {
+    title: 'What matters',
+    options: Object.entries(COMPARED_QUESTIONS).map(([id, label]) => ({ id, label })),
+  },
+];
+
+interface ColumnHeadProps {
+  column: Compared;
+  /** Whether it is the rig in hand, which is always compared. */
+  isHere: boolean;
+  onRig: (id: string) => void;
+  onLeaveOut: (id: string) => void;
+}
+
+function ColumnHead({ column, isHere, onRig, onLeaveOut }: ColumnHeadProps) {
+  const { name, rigId } = column;
+  return (
+    <th scope="col" data-here={isHere} title={name}>
+      {rigId === null ? (
+        name
+      ) : (
+        <Head>
+          <Name type="button" aria-current={isHere} onClick={() => onRig(rigId)}>
+            {name}
+          </Name>
+          {!isHere && (
+            <Out
+              type="button"
+              aria-label={`Leave out ${name}`}
+              title={`Leave out ${name}`}
+              onClick={() => onLeaveOut(rigId)}
+            >
+              <X size={12} aria-hidden="true" />
+            </Out>
+          )}
+        </Head>
+      )}
+    </th>
   );
 }
 
@@ -139,61 +221,83 @@ interface RigStripProps {
   workspace: Workspace;
   /** The rig in hand, as it is set now. */
   rigId: string | null;
-  report: Report | null;
-  ghost: Ghost | null;
+  now: Beside | null;
+  ghost: Pinned | null;
+  comparison: Comparison;
   onRig: (id: string) => void;
 }
 
-/** All rigs side by side, the pinned state before them. */
+/** Some rigs side by side, by what matters, the pinned state before them. */
 export const RigStrip = memo(function RigStrip(props: RigStripProps) {
-  const { workspace, rigId, report, ghost, onRig } = props;
-  const stored = useCompared(workspace);
-  const scroller = useRef<HTMLElement>(null);
-  useEffect(() => {
-    scroller.current
-      ?.querySelector('th[data-here="true"]')
-      ?.scrollIntoView({ block: 'nearest', inline: 'center' });
-  }, [rigId]);
-  const pinned = ghost
-    ? [{ key: 'pinned', name: `pinned: ${ghost.name}`, report: ghost.report, rigId: null }]
+  const { workspace, rigId, now, ghost, comparison, onRig } = props;
+  const { ids, question, ask, keep, add, leaveOut } = comparison;
+  const stored = useCompared(workspace, ids);
+  const pinned: Compared[] = ghost
+    ? [
+        {
+          key: 'pinned',
+          name: `pinned: ${ghost.name}`,
+          beside: { rig: ghost.rig, report: ghost.report },
+          rigId: null,
+        },
+      ]
     : [];
   const columns = [...pinned, ...stored].map((c) =>
-    c.rigId !== null && c.rigId === rigId ? { ...c, report } : c,
+    c.rigId !== null && c.rigId === rigId ? { ...c, beside: now } : c,
   );
+  const rows = rowsOf(question, columns[0]?.beside ?? null);
+  const others = workspace.rigs.filter((r) => !ids.includes(r.id));
   return (
-    <Scroller ref={scroller} aria-label="Rigs compared" tabIndex={0}>
+    <Scroller aria-label="Rigs compared" tabIndex={0}>
+      <Asked>
+        <Choice
+          bare
+          label="Compare by"
+          groups={QUESTIONS}
+          chosen={question}
+          onChoose={(id) => ask(id as ComparedQuestion)}
+        />
+        {others.length > 0 && (
+          <Choice
+            bare
+            label="Rig to compare"
+            placeholder="+ another rig"
+            groups={[rigOptions(others)]}
+            chosen={null}
+            onChoose={add}
+          />
+        )}
+      </Asked>
       <Table>
         <thead>
           <tr>
-            <th scope="col">Rigs compared</th>
+            <th scope="col">By {COMPARED_QUESTIONS[question]}</th>
             {columns.map((c) => (
-              <th key={c.key} scope="col" data-here={c.rigId === rigId} title={c.name}>
-                {c.rigId === null ? (
-                  c.name
-                ) : (
-                  <Name
-                    type="button"
-                    aria-current={c.rigId === rigId}
-                    onClick={() => {
-                      if (c.rigId !== null) onRig(c.rigId);
-                    }}
-                  >
-                    {c.name}
-                  </Name>
-                )}
-              </th>
+              <ColumnHead
+                key={c.key}
+                column={c}
+                isHere={c.rigId === rigId}
+                onRig={(id) => {
+                  keep();
+                  onRig(id);
+                }}
+                onLeaveOut={leaveOut}
+              />
             ))}
           </tr>
         </thead>
         <tbody>
-          {ROWS.map((row) => (
+          {rows.map((row) => (
             <tr key={row.name}>
               <th scope="row">{row.name}</th>
-              {columns.map((c) => (
-                <td key={c.key} data-here={c.rigId === rigId}>
-                  {c.report ? row.cell(c.report) : 'gear is missing'}
-                </td>
-              ))}
+              {columns.map((c) => {
+                const Cell = row.isLong ? Words : 'td';
+                return (
+                  <Cell key={c.key} data-here={c.rigId === rigId}>
+                    {c.beside ? row.cell(c.beside) : 'gear is missing'}
+                  </Cell>
+                );
+              })}
             </tr>
           ))}
         </tbody>

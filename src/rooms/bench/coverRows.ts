@@ -1,9 +1,16 @@
 /** Whether a rig covers, as rows of words. */
-import type { DeliveredFrame } from '@/core/frame/pipeline';
-import type { FrameSize } from '@/core/optics/formats';
+import { cleanMegapixels } from '@/core/frame/pipeline';
 import type { Report } from '@/core/rig/report/evaluate';
 import { cornerWords, darknessWords, isBlack } from '@/core/words/corners';
-import { diameterMm, fixed, percent, scaleUpWords, signed, sizeMm } from '@/core/words/figures';
+import {
+  diameterMm,
+  fixed,
+  megapixels,
+  percent,
+  scaleUpWords,
+  signed,
+  sizeMm,
+} from '@/core/words/figures';
 import type { ReadingRow } from './readingRow';
 
 export function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
@@ -40,7 +47,8 @@ export function coverRows({ verdict, coverage, frame, native }: Report): Reading
     {
       name: 'Clean frame',
       figure: clean.widthMm > 0 ? sizeMm(clean) : 'none',
-      note: clean.widthMm > 0 ? `${cleanMegapixels(frame.delivered, clean)} MP` : undefined,
+      note:
+        clean.widthMm > 0 ? megapixels(cleanMegapixels(frame.delivered, clean)) : undefined,
       reading: 'cleanFrame',
     },
     {
@@ -66,9 +74,4 @@ const shareWords = (share: number): string =>
   share >= 1 ? percent(1, 0) : percent(Math.min(share, 0.999), 1);
 
 /** Megapixels that fall in the clean frame. */
-const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): string => {
-  const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
-  return fixed(delivered.megapixels * share, 1);
-};
-
 const scaleWords = (p: number): string => (p === 1 ? 'not needed' : scaleUpWords(p));

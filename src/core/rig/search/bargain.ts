@@ -1,5 +1,6 @@
 /** A lens seen for sale against every body one owns, before any of it is bought or saved. */
 import type { VerdictKind } from '../../frame/coverage';
+import { cleanMegapixels } from '../../frame/pipeline';
 import { fullName, type Body, type Mode } from '../../kit/records/body';
 import { isZoom, type Lens } from '../../kit/records/lens';
 import type { Part } from '../../kit/records/part';
@@ -92,7 +93,6 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
       const { verdict, coverage, frame } = evaluate(rig);
       const { delivered } = frame;
       const clean = coverage.cleanFrame.concentric;
-      const share = (clean.widthMm * clean.heightMm) / (delivered.widthMm * delivered.heightMm);
       return {
         body,
         mode,
@@ -102,7 +102,7 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
         verdict: verdict.kind,
         risk: verdict.risk,
         clearFromMm: clearFrom(rig),
-        cleanMegapixels: delivered.megapixels * share,
+        cleanMegapixels: cleanMegapixels(delivered, clean),
       };
     }),
   );

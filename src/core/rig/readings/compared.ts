@@ -1,0 +1,235 @@
+/** Rigs beside each other: rows by what is asked, what differs in words, and whether it is a rig for photo or video. */
+import type { Mode } from '../../kit/records/body';
+import { cleanMegapixels } from '../../frame/pipeline';
+import { cropFactor } from '../../optics/crop';
+import { lightStopsOfFactor, stopsBetweenFNumbers } from '../../optics/stops';
+import { cornerWords } from '../../words/corners';
+import {
+  fixed,
+  fWords,
+  megapixels,
+  metres,
+  mm,
+  percent,
+  short,
+  signedStops,
+  tWords,
+} from '../../words/figures';
+import { evaluate, type Report } from '../report/evaluate';
+import type { Rig } from '../rig';
+
+export interface Beside {
+  rig: Rig;
+  report: Report;
+}
+
+export interface ComparedRow {
+  name: string;
+  cell: (beside: Beside) => string;
+}
+
+const UNKNOWN = 'not known';
+
+/** Sum of what all of a rig's gear says, null where some of it does not. */
+function sumOf({ rig }: Beside, of: (item: Gear) => number | null): number | null {
+  let sum = 0;
+  for (const item of [rig.body, rig.lens, ...rig.parts]) {
+    const value = of(item);
+    if (value === null) return null;
+    sum += value;
+  }
+  return sum;
+}
+type Gear = Rig['body'] | Rig['lens'] | Rig['parts'][number];
+
+const massG = (beside: Beside): number | null => sumOf(beside, (item) => item.massG);
+const price = (beside: Beside): number | null => sumOf(beside, (item) => item.price);
+
+const grams = (value: number): string =>
+  value >= 1000 ? `${fixed(value / 1000, 2)} kg` : `${fixed(value, 0)} g`;
+const orUnknown = (value: number | null, words: (v: number) => string): string =>
+  value === null ? UNKNOWN : words(value);
+
+/** Light the whole picture gathers against 36x24 at the same f-number and exposure, stops. */
+const noiseStops = ({ report }: Beside): number =>
+  lightStopsOfFactor(cropFactor(report.frame.delivered));
+
+const rateOf = ({ framesPerSecond }: Mode): string =>
+  framesPerSecond === null ? 'stills' : `${short(framesPerSecond, 2)} fps`;
+
+const ROWS = {
+  coverage: [
+    {
+      name: 'Darkest corner',
+      cell: ({ report }) => {
+        const words = cornerWords(report.verdict.worstCornerStops);
+        return words === 'black' ? words : `${words} stops`;
+      },
+    },
+    {
+      name: 'Halo, and needed',
+      cell: ({ report: { coverage } }) =>
+        `⌀ ${fixed(coverage.radiiMm.half * 2, 1)} of ${mm(coverage.worstCornerRadiusMm * 2)}`,
+    },
+    {
+      name: 'Covered share',
+      cell: ({ report: { coverage } }) => percent(coverage.areaShare, 0),
+    },
+  ],
+  light: [
+    { name: 'Aperture', cell: ({ report: { optics } }) => fWords(optics.train.fNumber) },
+    { name: 'T-stop', cell: ({ report: { optics } }) => orUnknown(optics.train.tStop, tWords) },
+    {
+      name: 'Light by the train',
+      cell: ({ report: { optics } }) => signedStops(optics.train.lightStops, 2),
+    },
+    {
+      name: 'All light, against 36×24',
+      cell: (beside) => signedStops(noiseStops(beside), 1),
+    },
+  ],
+  view: [
+    { name: 'Focal length', cell: ({ report: { optics } }) => mm(optics.train.focalMm) },
+    {
+      name: 'Equivalent',
+      cell: ({ report: { optics } }) =>
+        `${mm(optics.equivalents.focalMm)} · ${optics.equivalents.basis}`,
+    },
+    {
+      name: 'View, across',
+      cell: ({ report: { optics } }) => `${fixed(optics.view.horizontal, 1)}°`,
+    },
+  ],
+  depth: [
+    {
+      name: 'Equivalent aperture',
+      cell: ({ report: { optics } }) => fWords(optics.equivalents.fNumber, 1),
+    },
+    { name: 'Hyperfocal', cell: ({ report: { picture } }) => metres(picture.hyperfocalM) },
+    {
+      name: 'In focus',
+      cell: ({ report: { picture } }) =>
+        `${metres(picture.depth.nearM)} to ${metres(picture.depth.farM)}`,
+    },
+  ],
+  pixels: [
+    { name: 'Delivered', cell: ({ report: { frame } }) => megapixels(frame.delivered.megapixels) },
+    { name: 'Mode', cell: ({ rig }) => `${rateOf(rig.mode)}, ${rig.mode.name}` },
+    { name: 'Photo or video', cell: ({ rig }) => photoOrVideo(rig) },
+  ],
+  carrying: [
+    { name: 'Mass', cell: (beside) => orUnknown(massG(beside), grams) },
+    { name: 'Price, used', cell: (beside) => orUnknown(price(beside), (v) => fixed(v, 0)) },
+  ],
+} as const satisfies Readonly<Record<string, readonly ComparedRow[]>>;
+
+export type ComparedQuestion = keyof typeof ROWS;
+
+/** What people ask of rigs side by side, in their words. */
+export const COMPARED_QUESTIONS: Readonly<Record<ComparedQuestion, string>> = {
+  coverage: 'does it cover',
+  light: 'light and noise',
+  view: 'how wide',
+  depth: 'depth of field',
+  pixels: 'photo or video',
+  carrying: 'mass and price',
+};
+
+export const comparedRows = (question: ComparedQuestion): readonly ComparedRow[] => ROWS[question];
+
+/** Smaller differences nobody minds: stops, shares, grams. */
+const SAME_STOPS = 0.05;
+const SAME_VIEW = 0.01;
+const SAME_GRAMS = 5;
+
+/** "more" or "less" of something, where it differs by more than nobody minds. */
+function differs(
+  by: number | null,
+  same: number,
+  words: (size: number, more: boolean) => string,
+): string[] {
+  return by === null || Math.abs(by) < same ? [] : [words(Math.abs(by), by > 0)];
+}
+
+const minus = (a: number | null, b: number | null): number | null =>
+  a === null || b === null ? null : a - b;
+
+const stops = (size: number): string => signedStops(size, 1).replace('+', '');
+
+/** What is different of a rig against another, in words; "much the same" where nothing is. */
+export function differenceWords(first: Beside, other: Beside): string {
+  const [a, b] = [first.report, other.report];
+  const [lightA, lightB] = [a.optics.train, b.optics.train];
+  const byT = lightA.tStop !== null && lightB.tStop !== null;
+  const light = byT
+    ? stopsBetweenFNumbers(lightA.tStop ?? 1, lightB.tStop ?? 1)
+    : stopsBetweenFNumbers(lightA.fNumber, lightB.fNumber);
+  const view = b.optics.equivalents.focalMm / a.optics.equivalents.focalMm - 1;
+  const corner = minus(b.verdict.worstCornerStops, a.verdict.worstCornerStops);
+  const pixels = b.frame.delivered.megapixels - a.frame.delivered.megapixels;
+  const words = [
+    ...differs(light, SAME_STOPS, (s, more) => `${stops(s)} ${more ? 'brighter' : 'dimmer'}`),
+    ...differs(view, SAME_VIEW, (s, more) => `${percent(s, 0)} ${more ? 'tighter' : 'wider'}`),
+    ...differs(corner, SAME_STOPS, (s, more) =>
+      more ? `corners ${stops(s)} darker` : `corners ${stops(s)} lighter`,
+    ),
+    ...differs(noiseStops(other) - noiseStops(first), SAME_STOPS, (s, more) =>
+      more ? `${stops(s)} less noise at one exposure` : `${stops(s)} more noise at one exposure`,
+    ),
+    ...differs(pixels, 0.5, (s, more) => `${fixed(s, 1)} MP ${more ? 'more' : 'fewer'}`),
+    ...differs(minus(massG(other), massG(first)), SAME_GRAMS, (s, more) =>
+      more ? `${grams(s)} heavier` : `${grams(s)} lighter`,
+    ),
+    ...differs(minus(price(other), price(first)), 1, (s, more) =>
+      more ? `dearer by ${fixed(s, 0)}` : `cheaper by ${fixed(s, 0)}`,
+    ),
+  ];
+  return words.length > 0 ? words.join(', ') : 'much the same';
+}
+
+/** A frame rate that reads less of the sensor than another mode does, by more than this, is a crop. */
+const SAME_WIDTH = 1.02;
+
+const areaOf = (mode: Mode): number => mode.widthMm * mode.heightMm;
+const widest = (modes: readonly Mode[]): Mode | undefined =>
+  modes.toSorted((a, b) => areaOf(b) - areaOf(a))[0];
+
+/** Megapixels of stills within the accepted circle, in the largest stills mode; null without one. */
+function stillsLeft(rig: Rig): number | null {
+  const mode = widest(rig.body.modes.filter((m) => m.use === 'stills'));
+  if (!mode) return null;
+  const { frame, coverage } = evaluate({
+    ...rig,
+    mode,
+    settings: { ...rig.settings, aspect: null, cropId: null, digitalZoom: 1, postScale: 1 },
+  });
+  return cleanMegapixels(frame.delivered, coverage.cleanFrame.concentric);
+}
+
+/** What frame rates force: how much narrower each reads than the widest video mode. */
+function forcedCrops(modes: readonly Mode[], full: Mode): string[] {
+  const rates = [...new Set(modes.map((m) => m.framesPerSecond ?? 0))].toSorted((a, b) => a - b);
+  return rates.flatMap((rate) => {
+    const mode = widest(modes.filter((m) => m.framesPerSecond === rate));
+    const crop = mode ? full.widthMm / mode.widthMm : 1;
+    return crop > SAME_WIDTH ? [`${short(rate, 2)} fps crops ×${fixed(crop, 2)}`] : [];
+  });
+}
+
+/** "Photo or video?" of a rig in one line: megapixels left, oversampling, crops that frame rates force. */
+export function photoOrVideo(rig: Rig): string {
+  const stills = stillsLeft(rig);
+  const videos = rig.body.modes.filter((m) => m.use === 'video');
+  const full = widest(videos);
+  const words: string[] = [];
+  words.push(stills === null ? 'no stills mode' : `stills ${megapixels(stills)} within the halo`);
+  if (!full) words.push('no video mode');
+  else {
+    const over = full.widthPx / (full.recordedWidthPx ?? full.widthPx);
+    words.push(
+      over > 1.05 ? `video ×${fixed(over, 2)} oversampled` : 'video pixel for pixel',
+      ...forcedCrops(videos, full),
+    );
+  }
+  return words.join(', ');
+}
