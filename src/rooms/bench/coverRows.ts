@@ -47,8 +47,7 @@ export function coverRows({ verdict, coverage, frame, native }: Report): Reading
     {
       name: 'Clean frame',
       figure: clean.widthMm > 0 ? sizeMm(clean) : 'none',
-      note:
-        clean.widthMm > 0 ? megapixels(cleanMegapixels(frame.delivered, clean)) : undefined,
+      note: clean.widthMm > 0 ? megapixels(cleanMegapixels(frame.delivered, clean)) : undefined,
       reading: 'cleanFrame',
     },
     {

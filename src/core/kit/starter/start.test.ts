@@ -85,7 +85,8 @@ describe('a rig from what people know', () => {
     let rigs = 0;
     mounts.forEach((cameraMountId, i) => {
       betweens.forEach((between, j) => {
-        mounts.forEach((lensMountId, k) => {
+        const some = mounts.filter((_, k) => (i + j + k) % 4 === 0);
+        some.forEach((lensMountId, k) => {
           const found = start({
             cameraMountId,
             lensMountId,
@@ -101,13 +102,14 @@ describe('a rig from what people know', () => {
         });
       });
     });
-    expect(rigs).toBeGreaterThan(1000);
+    expect(rigs).toBeGreaterThan(300);
   });
 
   it('reads an engraving, and says what it cannot read or nobody built', () => {
     expect(whole({ engraved: '50 T2.1' }).lens).toMatchObject({ tStop: 2.1 });
     expect(whole({ engraved: '200mm' }).taken).toContain('f/2.8 wide open');
     expect(whole({ engraved: '70-210' }).taken).toContain('f/4 wide open');
+    expect(whole({ engraved: '85' }).lens).toMatchObject({ focalMinMm: 85, focalMaxMm: 85 });
     expect(trouble({ engraved: 'the black one' })).toMatch(/No focal length can be read/);
     expect(trouble({ engraved: '8mm 1:1', lensFormatId: '36x24' })).toMatch(/not built/);
     expect(

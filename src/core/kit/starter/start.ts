@@ -217,6 +217,13 @@ function factsOfAnswers(
   };
 }
 
+/** A focal length and nothing else, as people type it: "50", "70-210". */
+const FOCAL_ALONE = /^\d{1,4}(\s*[-–]\s*\d{1,4})?$/;
+
+/** What stands on a lens, or what its owner says of it. */
+const engravedFacts = (text: string, markings: readonly Marking[]): EngravedFacts =>
+  readEngraving(FOCAL_ALONE.test(text) ? `${text} mm` : text, markings);
+
 function lensOfAnswers(
   { engraved, lensFormatId }: StartAnswers,
   usual: NamedFormat,
@@ -225,7 +232,7 @@ function lensOfAnswers(
   id: string,
 ): Result<{ lens: Lens; taken: string[] }> {
   const text = engraved.trim();
-  const read = readEngraving(text, markings);
+  const read = engravedFacts(text, markings);
   if (text !== '' && read.focalMinMm === null)
     return fail(
       'engraving',

@@ -19,7 +19,7 @@ describe('the starter mounts', () => {
       const record = mountRecord(mount);
       expect(checkRecord('mounts', record)).toEqual({ ok: true, value: record });
       expect(FORMATS.some((f) => f.id === mount.formatId)).toBe(true);
-      expect(mount.name).toContain(mount.registerMm.toFixed(2).replace(/0$/, ''));
+      expect(Number(mount.name.split(' ').at(-1))).toBe(mount.registerMm);
     }
   });
 

@@ -30,20 +30,27 @@ export interface ComparedRow {
 
 const UNKNOWN = 'not known';
 
-/** Sum of what all of a rig's gear says, null where some of it does not. */
-function sumOf({ rig }: Beside, of: (item: Gear) => number | null): number | null {
-  let sum = 0;
-  for (const item of [rig.body, rig.lens, ...rig.parts]) {
-    const value = of(item);
-    if (value === null) return null;
-    sum += value;
-  }
-  return sum;
-}
 type Gear = Rig['body'] | Rig['lens'] | Rig['parts'][number];
+type Fact = (item: Gear) => number | null;
 
-const massG = (beside: Beside): number | null => sumOf(beside, (item) => item.massG);
-const price = (beside: Beside): number | null => sumOf(beside, (item) => item.price);
+const gearOf = ({ rig }: Beside): Gear[] => [rig.body, rig.lens, ...rig.parts];
+
+/** Sum of what some gear says, null where some of it does not. */
+const sumOf = (gear: readonly Gear[], fact: Fact): number | null =>
+  gear.reduce<number | null>((sum, item) => {
+    const value = fact(item);
+    return sum === null || value === null ? null : sum + value;
+  }, 0);
+
+/** How much more of something there is; what both carry need not be known. */
+function moreOf(first: Beside, other: Beside, fact: Fact): number | null {
+  const [a, b] = [gearOf(first), gearOf(other)];
+  const without = (gear: Gear[], common: Gear[]) => gear.filter((item) => !common.includes(item));
+  return minus(sumOf(without(b, a), fact), sumOf(without(a, b), fact));
+}
+
+const massG: Fact = (item) => item.massG;
+const price: Fact = (item) => item.price;
 
 const grams = (value: number): string =>
   value >= 1000 ? `${fixed(value / 1000, 2)} kg` : `${fixed(value, 0)} g`;
@@ -118,8 +125,11 @@ const ROWS = {
     { name: 'Photo or video', cell: ({ rig }) => photoOrVideo(rig) },
   ],
   carrying: [
-    { name: 'Mass', cell: (beside) => orUnknown(massG(beside), grams) },
-    { name: 'Price, used', cell: (beside) => orUnknown(price(beside), (v) => fixed(v, 0)) },
+    { name: 'Mass', cell: (beside) => orUnknown(sumOf(gearOf(beside), massG), grams) },
+    {
+      name: 'Price, used',
+      cell: (beside) => orUnknown(sumOf(gearOf(beside), price), (v) => fixed(v, 0)),
+    },
   ],
 } as const satisfies Readonly<Record<string, readonly ComparedRow[]>>;
 
@@ -177,10 +187,10 @@ export function differenceWords(first: Beside, other: Beside): string {
       more ? `${stops(s)} less noise at one exposure` : `${stops(s)} more noise at one exposure`,
     ),
     ...differs(pixels, 0.5, (s, more) => `${fixed(s, 1)} MP ${more ? 'more' : 'fewer'}`),
-    ...differs(minus(massG(other), massG(first)), SAME_GRAMS, (s, more) =>
+    ...differs(moreOf(first, other, massG), SAME_GRAMS, (s, more) =>
       more ? `${grams(s)} heavier` : `${grams(s)} lighter`,
     ),
-    ...differs(minus(price(other), price(first)), 1, (s, more) =>
+    ...differs(moreOf(first, other, price), 1, (s, more) =>
       more ? `dearer by ${fixed(s, 0)}` : `cheaper by ${fixed(s, 0)}`,
     ),
   ];
