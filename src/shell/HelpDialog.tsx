@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
 import { COMMON_SHORTCUTS, type Shortcut } from './keys';
+import { ROOMS, type RoomId } from './rooms';
 
 const Keys = styled.dl`
   display: grid;
@@ -17,15 +18,35 @@ const Keys = styled.dl`
   }
 `;
 
+const Lines = styled.ol`
+  display: grid;
+  gap: 4px;
+  padding-left: 18px;
+  list-style: decimal;
+`;
+
+const Heading = styled.h3`
+  color: var(--muted);
+`;
+
 interface HelpDialogProps {
+  room: RoomId;
   /** Keys of the room in hand. */
   shortcuts: readonly Shortcut[];
   onClose: () => void;
 }
 
-export function HelpDialog({ shortcuts, onClose }: HelpDialogProps) {
+/** The room in hand in five lines, and its keys. */
+export function HelpDialog({ room, shortcuts, onClose }: HelpDialogProps) {
+  const { name, help } = ROOMS[room];
   return (
-    <DialogSheet title="By keyboard" open onClose={onClose}>
+    <DialogSheet title={`${name}, in five lines`} open onClose={onClose}>
+      <Lines>
+        {help.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </Lines>
+      <Heading>By keyboard</Heading>
       <Keys>
         {[...COMMON_SHORTCUTS, ...shortcuts].map(({ keys, does }) => (
           <div key={keys} style={{ display: 'contents' }}>
@@ -34,10 +55,7 @@ export function HelpDialog({ shortcuts, onClose }: HelpDialogProps) {
           </div>
         ))}
       </Keys>
-      <p>
-        Press any figure to see its formula, what went into it and how it is known. The program is a
-        planner: makers’ data and your own check come first.
-      </p>
+      <p>The program is a planner: makers’ data and your own check come first.</p>
     </DialogSheet>
   );
 }

@@ -145,7 +145,7 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
   const otherTheme = theme === 'dark' ? 'Daylight theme' : 'Dark theme';
   const onPhone: readonly MenuAction[] = [
     { id: 'theme', label: otherTheme, act: keys.theme },
-    { id: 'help', label: 'Keyboard', act: keys.help },
+    { id: 'help', label: 'Help', act: keys.help },
   ];
   return (
     <Bar>
@@ -199,7 +199,7 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
               <Moon size={16} aria-hidden="true" />
             )}
           </IconButton>
-          <IconButton label="Keyboard" onPress={keys.help}>
+          <IconButton label="Help" onPress={keys.help}>
             ?
           </IconButton>
         </Roomy>

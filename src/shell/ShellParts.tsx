@@ -7,9 +7,11 @@ import { HelpDialog } from './HelpDialog';
 import { JudgementDialog } from './JudgementDialog';
 import type { Shortcut } from './keys';
 import { OpenFile } from './OpenFile';
+import type { RoomId } from './rooms';
 import type { Shell } from './useShell';
 
 interface ShellPartsProps {
+  room: RoomId;
   shell: Shell;
   workspace: Workspace;
   /** The room's own keys, for the list under `?`. */
@@ -17,14 +19,14 @@ interface ShellPartsProps {
 }
 
 /** The dialogs and the notice every room has. */
-export function ShellParts({ shell, workspace, shortcuts }: ShellPartsProps) {
+export function ShellParts({ room, shell, workspace, shortcuts }: ShellPartsProps) {
   const { dialog, openDialog, tell } = shell;
   const close = () => openDialog(null);
   const closeNotice = useCallback(() => tell(null), [tell]);
   return (
     <>
       <OpenFile files={shell.files} />
-      {dialog === 'help' && <HelpDialog shortcuts={shortcuts} onClose={close} />}
+      {dialog === 'help' && <HelpDialog room={room} shortcuts={shortcuts} onClose={close} />}
       {dialog === 'judgement' && (
         <JudgementDialog judgement={workspace.judgement} onJudge={shell.judge} onClose={close} />
       )}

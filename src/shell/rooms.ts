@@ -7,12 +7,50 @@ export interface RoomInfo {
   /** Goes there; held with Shift, so that it is no room's own key. */
   key: string;
   icon: LucideIcon;
+  /** What one does here, in five lines. */
+  help: readonly [string, string, string, string, string];
 }
 
 export const ROOMS = {
-  kit: { path: '/kit', name: 'Kit', key: 'K', icon: Backpack },
-  bench: { path: '/bench', name: 'Bench', key: 'B', icon: Telescope },
-  measure: { path: '/measure', name: 'Measure', key: 'M', icon: Ruler },
+  kit: {
+    path: '/kit',
+    name: 'Kit',
+    key: 'K',
+    icon: Backpack,
+    help: [
+      'What you own or can borrow: mounts, bodies with their modes, lenses, adapters and converters.',
+      'Add takes a few facts; what you leave out is what is usual, and marked estimated.',
+      'The ladder orders mounts by register: what joins what with a plain adapter, and how thick.',
+      'Seen for sale tells what a lens would do on your bodies before you buy it.',
+      'Every change can be undone; the File menu saves all of it as one file.',
+    ],
+  },
+  bench: {
+    path: '/bench',
+    name: 'Bench',
+    key: 'B',
+    icon: Telescope,
+    help: [
+      'One rig: lens, what stands between, body and mode, and the halo it throws on the sensor.',
+      'Turn the rings; the ribbon beside each shows the verdict at every place of it.',
+      'Ways out mend a bad verdict: rest on one to see it on the stage, press it to take it.',
+      'Press any figure for its formula, what went into it and how it is known.',
+      'Compare puts rigs side by side; Start from what I know asks about gear not in the kit.',
+    ],
+  },
+  measure: {
+    path: '/measure',
+    name: 'Measure',
+    key: 'M',
+    icon: Ruler,
+    help: [
+      'Photograph an even wall, out of focus, and the halo is found in the frames.',
+      'Two frames of a setting, wide open and at f/8, make a prediction a measurement.',
+      'The shot list says which frames are worth most, and ticks off those you give it.',
+      'Look at what the fit leaves before you accept: nothing accepted is ever overwritten.',
+      'The log keeps what was expected beside what was found.',
+    ],
+  },
 } as const satisfies Readonly<Record<string, RoomInfo>>;
 
 export type RoomId = keyof typeof ROOMS;

@@ -34,7 +34,7 @@ describe.each(['dark', 'daylight'])('%s theme', (theme) => {
       'section[aria-label="Light path"] button',
       'section[aria-label="Readings"] button',
       'header button[aria-label="File"]',
-      'header button[aria-label="Keyboard"]',
+      'header button[aria-label="Help"]',
       'button[aria-label^="Mind here"]',
     ]) {
       await (await bench.find(css)).click();

@@ -127,7 +127,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
           onClose={rigs.stopNaming}
         />
       )}
-      <ShellParts shell={shell} workspace={workspace} shortcuts={BENCH_SHORTCUTS} />
+      <ShellParts room="bench" shell={shell} workspace={workspace} shortcuts={BENCH_SHORTCUTS} />
       <RibbonPatterns />
     </>
   );

@@ -74,6 +74,10 @@ const Name = styled.button`
   &[aria-current='true'] {
     color: var(--amber);
   }
+  /* Held by the keyboard it is read in whole. */
+  &:focus-visible {
+    max-width: none;
+  }
 `;
 
 const Out = styled.button`

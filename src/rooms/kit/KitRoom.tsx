@@ -172,7 +172,7 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
         }}
         onClose={() => setDialog(null)}
       />
-      <ShellParts shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+      <ShellParts room="kit" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
       <RibbonPatterns />
     </>
   );

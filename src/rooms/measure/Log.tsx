@@ -10,7 +10,8 @@ import { Choice } from '@/ui/controls/Choice';
 import { Grid, type GridColumn, type GridSort } from '@/ui/grid/Grid';
 import { sortedBy, type SortedColumn } from '@/ui/grid/sorted';
 import { PHONE } from '@/ui/theme/type';
-import { fixed, signed } from '@/core/words/figures';
+import { fixed } from '@/core/words/figures';
+import { offWords } from './figures';
 
 const Place = styled.section`
   min-width: 0;
@@ -61,16 +62,16 @@ const halfOf = ({ halfLightMm, lowerBoundMm }: Measurement): string =>
 const offBy = ({ halfLightMm: half, predictedHalfLightMm: told }: Measurement): number | null =>
   half && told !== null ? told - half.value : null;
 
-const offWords = (entry: Measurement): string => {
+const wordsOf = (entry: Measurement): string => {
   const off = offBy(entry);
-  return off === null ? '' : signed(off, 2);
+  return off === null ? '' : offWords(off);
 };
 
 /** The same, and whether the measurement's own interval excuses it. */
 function Off({ entry }: { entry: Measurement }) {
   const { halfLightMm: half, predictedHalfLightMm: told } = entry;
   if (!half || told === null) return null;
-  return <Drift $far={told < half.low - 0.5 || told > half.high + 0.5}>{offWords(entry)}</Drift>;
+  return <Drift $far={told < half.low - 0.5 || told > half.high + 0.5}>{wordsOf(entry)}</Drift>;
 }
 
 type Names = ReadonlyMap<string, string>;
@@ -132,10 +133,10 @@ const columnsOf = (names: Names): readonly LogColumn[] => [
   },
   {
     id: 'off',
-    title: 'Off by',
-    width: 1.1,
+    title: 'Than expected',
+    width: 1.9,
     figure: true,
-    text: offWords,
+    text: wordsOf,
     cell: (m) => <Off entry={m} />,
     order: (m) => {
       const off = offBy(m);

@@ -221,7 +221,7 @@ function OpenMeasure({ workspace }: { workspace: Workspace }) {
       ) : (
         <EmptyMeasure shell={shell} />
       )}
-      <ShellParts shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+      <ShellParts room="measure" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
     </>
   );
 }

@@ -35,8 +35,11 @@ const inFrame = (radiusMm: number | null | undefined): string =>
   radiusMm == null ? 'not in the frame' : mm(radiusMm, 2);
 
 /** How a halo lies to what had been expected; `mmOff` is what was expected less what was found. */
-const offWords = (mmOff: number): string =>
-  `found ${mm(Math.abs(mmOff), 2)} ${mmOff > 0 ? 'smaller' : 'larger'}`;
+export function offWords(mmOff: number): string {
+  const size = mm(Math.abs(mmOff), 2);
+  if (size === mm(0, 2)) return 'as expected';
+  return `${size} ${mmOff > 0 ? 'smaller' : 'larger'}`;
+}
 
 /** The halo a frame was found to have. */
 function measuredHalo(measure: FrameMeasure, fNumber: number): Halo {
@@ -99,7 +102,7 @@ export function figureRows(frame: Frame, session: Session, judgement: Judgement)
       reading: 'predicted',
       name: 'Was expected at',
       figure: inFrame(predicted),
-      note: half ? offWords(predicted - half.value) : undefined,
+      note: half ? `found ${offWords(predicted - half.value)}` : undefined,
     });
   if (half) {
     rows.push(

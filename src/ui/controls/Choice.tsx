@@ -15,6 +15,7 @@ import {
 } from './options';
 import { SearchedChoice } from './SearchedChoice';
 import { Sheet } from './surfaces';
+import { WholeName } from './WholeName';
 
 interface ChoiceProps extends ChoiceLook {
   label: string;
@@ -47,6 +48,7 @@ type FewProps = Omit<ChoiceProps, 'groups'> & { groups: readonly OptionGroup[] }
 function FewChoice(props: FewProps) {
   const { label, groups, chosen, onChoose, placeholder = 'choose' } = props;
   const { stacked = false, bare = false, inForm = false, otherwise } = props;
+  const whole = groups.flatMap((g) => g.options).find((o) => o.id === chosen)?.label ?? placeholder;
   return (
     <Field
       value={chosen}
@@ -59,10 +61,16 @@ function FewChoice(props: FewProps) {
       $inForm={inForm}
     >
       <FieldLabel $bare={bare}>{label}</FieldLabel>
-      <Trigger $stacked={stacked} $inForm={inForm}>
-        <Value>{({ selectedText, defaultChildren }) => selectedText || defaultChildren}</Value>
-        <ChevronDown size={13} aria-hidden="true" />
-      </Trigger>
+      <WholeName words={whole}>
+        {(nameRef) => (
+          <Trigger $stacked={stacked} $inForm={inForm}>
+            <Value ref={nameRef}>
+              {({ selectedText, defaultChildren }) => selectedText || defaultChildren}
+            </Value>
+            <ChevronDown size={13} aria-hidden="true" />
+          </Trigger>
+        )}
+      </WholeName>
       <Sheet>
         <OptionList groups={withOtherwise(groups, otherwise)} />
       </Sheet>

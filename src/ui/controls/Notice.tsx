@@ -2,6 +2,7 @@
 import { X } from 'lucide-react';
 import { useEffect } from 'react';
 import styled from 'styled-components';
+import { PHONE } from '../theme/type';
 import { IconButton, TextButton } from './Buttons';
 
 export interface NoticeText {
@@ -12,17 +13,20 @@ export interface NoticeText {
   act?: { label: string; press: () => void };
 }
 
+/* In the corner where rooms keep what can wait: no tab or button of a room lies under it. */
 const Strip = styled.div<{ $trouble: boolean }>`
   position: fixed;
-  left: 50%;
-  top: 54px;
-  transform: translateX(-50%);
+  right: 12px;
+  bottom: 12px;
   z-index: 40;
+  @media ${PHONE} {
+    bottom: calc(64px + env(safe-area-inset-bottom));
+  }
   display: flex;
   align-items: flex-start;
   gap: 8px;
   width: max-content;
-  max-width: min(640px, calc(100vw - 24px));
+  max-width: min(520px, calc(100vw - 24px));
   max-height: 40vh;
   overflow: auto;
   padding: 8px 6px 8px 14px;

@@ -8,6 +8,7 @@ import { fieldLook, labelLook, Trigger, type ChoiceLook, type Look } from './cho
 import { OptionList } from './OptionList';
 import { chooseOr, searchOf, withOtherwise, type ManyOptions, type Otherwise } from './options';
 import { Sheet } from './surfaces';
+import { WholeName } from './WholeName';
 
 const Field = styled.div<Look>`
   ${fieldLook}
@@ -109,15 +110,21 @@ export function SearchedChoice(props: SearchedChoiceProps) {
     <Field $stacked={stacked} $bare={bare} $inForm={inForm}>
       <FieldLabel $bare={bare}>{label}</FieldLabel>
       <DialogTrigger isOpen={isOpen} onOpenChange={setOpen}>
-        <Trigger
-          $stacked={stacked}
-          $inForm={inForm}
-          aria-label={`${label}: ${shown ?? placeholder}`}
-          aria-haspopup="dialog"
-        >
-          <Value $none={shown === null}>{shown ?? placeholder}</Value>
-          <ChevronDown size={13} aria-hidden="true" />
-        </Trigger>
+        <WholeName words={shown ?? placeholder}>
+          {(nameRef) => (
+            <Trigger
+              $stacked={stacked}
+              $inForm={inForm}
+              aria-label={`${label}: ${shown ?? placeholder}`}
+              aria-haspopup="dialog"
+            >
+              <Value ref={nameRef} $none={shown === null}>
+                {shown ?? placeholder}
+              </Value>
+              <ChevronDown size={13} aria-hidden="true" />
+            </Trigger>
+          )}
+        </WholeName>
         <Place>
           <Plain aria-label={label}>
             <Search
