@@ -15,6 +15,7 @@ import {
   type PartOffer,
 } from '@/core/rig/search/offers';
 import type { Rig } from '@/core/rig/rig';
+import { lately } from '@/store/lately';
 import { MANY, type ManyOptions, type Option, type OptionGroup } from '@/ui/controls/options';
 import { fixed } from '@/core/words/figures';
 
@@ -57,11 +58,19 @@ const whenOpened = (records: readonly Named[], groups: () => OptionGroup[]): Off
 
 export type Offered = OptionGroup[] | ManyOptions;
 
+/** What was chosen lately first, the rest as it came. */
+function latelyFirst<T>(items: readonly T[], idOf: (item: T) => string): T[] {
+  const places = new Map(lately().map((id, i) => [id, i]));
+  const place = (item: T) => places.get(idOf(item)) ?? places.size;
+  return items.toSorted((a, b) => place(a) - place(b));
+}
+
 /** Offers under the heading of their grade, each with its facts and what speaks against it. */
 function graded<T extends Named>(offers: readonly Offer<T>[], facts: Facts<T>): OptionGroup[] {
+  const inOrder = latelyFirst(offers, (o) => o.record.id);
   return GRADES.map((grade) => ({
     title: GRADE_TITLES[grade],
-    options: offers
+    options: inOrder
       .filter((o) => o.grade === grade)
       .map(({ record, reasons }) => ({
         id: record.id,
@@ -75,7 +84,11 @@ function graded<T extends Named>(offers: readonly Offer<T>[], facts: Facts<T>): 
 const ungraded = <T extends Named>(records: readonly T[], facts: Facts<T>): OptionGroup[] => [
   {
     title: 'In this workspace',
-    options: records.map((r): Option => ({ id: r.id, label: labelOf(r), note: facts(r) })),
+    options: latelyFirst(records, (r) => r.id).map((r): Option => ({
+      id: r.id,
+      label: labelOf(r),
+      note: facts(r),
+    })),
   },
 ];
 

@@ -10,6 +10,7 @@ import type { Way } from '@/core/rig/search/waysOut';
 import { db } from '@/store/instance';
 import { stored, type Tell } from '@/shell/tell';
 import { commit, edited, type Write } from '@/store/journal';
+import { chosenLately } from '@/store/lately';
 import { lastRig, rememberRig } from '@/store/lastRig';
 import { useLatest } from '@/ui/useLatest';
 
@@ -187,6 +188,8 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
       if (!on || !set) return;
       const next = { ...on, settings: set, ...changes };
       const settings = fitted(withGear(kit, gear), next, next.settings);
+      const { lensId, bodyId, partIds } = changes;
+      chosenLately([lensId, bodyId, ...(partIds ?? [])].filter((id) => id !== undefined));
       save(label, [...writesOf(gear), edited('rigs', on, { ...next, settings })], tell);
     };
     return {
