@@ -11,7 +11,7 @@ import { UNKNOWN, unknownChip } from './unknown';
 const noteOf = ({ throatMm, locking, aliases }: StarterMount): string =>
   [
     ...aliases.slice(0, 1),
-    throatMm === null ? 'throat not known' : `throat ${fixed(throatMm, 1)}`,
+    throatMm === null ? 'throat unknown' : `throat ${fixed(throatMm, 1)}`,
     locking,
   ].join(' · ');
 

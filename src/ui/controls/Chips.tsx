@@ -12,7 +12,9 @@ export interface Chip {
   isDisabled?: boolean;
 }
 
+/* The inputs themselves are hidden and lie here, not somewhere down the page. */
 const Group = styled(RadioGroup)`
+  position: relative;
   display: grid;
   gap: 6px;
 `;
@@ -24,13 +26,15 @@ const GroupLabel = styled(Label)`
 
 const Row = styled.div<{ $pictured: boolean }>`
   display: ${(p) => (p.$pictured ? 'grid' : 'flex')};
-  grid-template-columns: repeat(auto-fill, minmax(176px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(196px, 1fr));
   flex-wrap: wrap;
   gap: 6px;
 `;
 
 /* Chosen by its notch and weight first, by its colour second. */
 const Option = styled(RadioButton)`
+  position: relative;
+  height: 100%;
   display: flex;
   align-items: center;
   gap: 8px;

@@ -2,7 +2,7 @@
 import type { FrameSize } from '../../optics/formats';
 import { shiftOfConverterMm } from '../../optics/converter';
 import { canBePlain, plainThicknessMm } from '../../optics/register';
-import { mm } from '../../words/figures';
+import { fixed, mm } from '../../words/figures';
 import { fail, ok, type Result } from '../../words/problem';
 import type { Mount } from '../records/mount';
 import { partOf, type Part, type PartKind } from '../records/part';
@@ -24,15 +24,16 @@ const USUAL_FOCAL_MM = 100;
 /** Thinner than this nothing with glass and two mounts is built; common practice, no source. */
 const THINNEST_WITH_GLASS_MM = 5;
 
-/** Names and ids of mounts as long as they may be still make a name and an id. */
-const NAME_SHARE = 80;
+/** Ids of mounts as long as they may be still make an id. */
 const ID_SHARE = 36;
 
 const shown = (factor: number): string => String(Number(factor.toFixed(3)));
 
-export const partName = ({ kind, factor, front, rear }: PartFacts): string => {
+/** By its registers, which fit a narrow place: "focal reducer ×0.71, 44.00 to 18.00". */
+const partName = ({ kind, factor, front, rear }: PartFacts): string => {
   const what = kind === 'plain adapter' ? kind : `${kind} ×${shown(factor)}`;
-  return `${what}, ${front.name.slice(0, NAME_SHARE)} to ${rear.name.slice(0, NAME_SHARE)}`;
+  const [from, to] = [fixed(front.registerMm, 2), fixed(rear.registerMm, 2)];
+  return front.id === rear.id ? `${what}, ${from}` : `${what}, ${from} to ${to}`;
 };
 
 /** Id of such a part, so that the same one is not put in twice. */

@@ -129,7 +129,7 @@ describe('what stands between, from its kind and two mounts', () => {
     expect(made).toMatchObject({
       ok: true,
       value: {
-        name: 'focal reducer ×0.71, Bayonet 44 to Bayonet 18',
+        name: 'focal reducer ×0.71, 44.00 to 18.00',
         estimated: ['thicknessMm', 'designFormat'],
         designFormat: full,
       },

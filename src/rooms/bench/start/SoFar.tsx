@@ -54,7 +54,7 @@ const Going = styled.div`
   gap: 12px;
   @media ${PHONE} {
     position: sticky;
-    bottom: calc(56px + env(safe-area-inset-bottom));
+    bottom: calc(46px + env(safe-area-inset-bottom));
     z-index: 10;
     grid-template-columns: minmax(0, 1fr) auto;
     align-items: center;
@@ -137,7 +137,7 @@ export function SoFar({ found, report, isBusy, onTake }: SoFarProps) {
               </ul>
             </Quiet>
           )}
-          {report.surer && <Quiet>{report.surer}</Quiet>}
+          {found.value.taken.length === 0 && report.surer && <Quiet>{report.surer}</Quiet>}
         </Told>
       )}
     </Side>

@@ -26,7 +26,7 @@ const Questions = styled.div`
   overflow-y: auto;
   padding: 20px 26px 40px;
   display: grid;
-  gap: 26px;
+  gap: 18px;
   align-content: start;
   h1 {
     font-size: 25px;
