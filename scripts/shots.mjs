@@ -38,6 +38,14 @@ const SHOTS = [
     size: [390, 844],
   },
   {
+    name: 'start',
+    path: '/bench',
+    theme: 'dark',
+    size: [1280, 800],
+    isEmpty: true,
+    presses: ['23.5×15.6', '24 MP', 'No'],
+  },
+  {
     name: 'kit-dark',
     path: '/kit',
     theme: 'dark',
@@ -66,15 +74,17 @@ const SHOTS = [
 ];
 
 /** A room is ready once one of these stands on it. */
-const READY = '[data-testid="verdict"], [role="rowheader"], section[aria-label="Session"]';
+const READY =
+  '[data-testid="verdict"], [role="rowheader"], section[aria-label="Session"], aside[aria-label="The answer so far"]';
 
 mkdirSync(FOLDER, { recursive: true });
 const server = await serve({ port: 4400, demo: true });
+const empty = await serve({ port: 4440 });
 const { driver } = await openBrowser();
 
-/** Presses a button by its words, once it is there. */
+/** Presses a button or an answer by its words, once it is there. */
 async function press(words) {
-  const path = `//button[normalize-space(.)="${words}"]`;
+  const path = `//*[self::button or self::label][normalize-space(.)="${words}"]`;
   const button = await driver.wait(
     async () => (await driver.findElements({ xpath: path }))[0] ?? null,
     20_000,
@@ -83,9 +93,9 @@ async function press(words) {
 }
 
 try {
-  for (const { name, path, theme, size, keys, click, presses = [], until } of SHOTS) {
+  for (const { name, path, theme, size, isEmpty, keys, click, presses = [], until } of SHOTS) {
     await setSize(driver, ...size);
-    await driver.get(server.url + path);
+    await driver.get((isEmpty ? empty : server).url + path);
     await driver.wait(async () => (await driver.findElements({ css: READY })).length > 0, 20_000);
     await driver.executeScript('document.documentElement.dataset.theme = arguments[0]', theme);
     await driver.executeScript('return document.fonts.ready.then(() => true)');
@@ -104,5 +114,5 @@ try {
   }
 } finally {
   await driver.quit();
-  await server.stop();
+  await Promise.all([server.stop(), empty.stop()]);
 }
