@@ -2,26 +2,45 @@
 import { useMemo, useState } from 'react';
 import { newId } from '@/core/kit/newId';
 import { restingSettings, type RigRecord } from '@/core/kit/records/rigRecord';
+import type { Body } from '@/core/kit/records/body';
 import type { Workspace } from '@/core/kit/records/workspace';
+import { mountsById } from '@/core/rig/rig';
+import { findChains } from '@/core/rig/search/chains';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 import { guarded, type Tell } from '@/shell/tell';
 import type { BenchActions } from './useBench';
 
-/** A rig from the first of everything, or null where something is lacking. */
+/** So many lenses are looked at for one that goes on a body. */
+const MOST_TRIED = 200;
+
+/** The first lens that goes on a body, straight or by a chain, and what stands between; else the first of all. */
+function firstJoined({ lenses, parts, mounts }: Workspace, body: Body) {
+  const straight = lenses.find((l) => l.mountId === body.mountId);
+  if (straight) return { lens: straight, between: [] };
+  const known = mountsById(mounts);
+  for (const lens of lenses.slice(0, MOST_TRIED)) {
+    const [chain] = findChains(lens, body, parts, known).chains;
+    if (chain) return { lens, between: chain.parts };
+  }
+  return { lens: lenses[0], between: [] };
+}
+
+/** A rig that goes together, if the kit has one; null where a body or a lens is lacking. */
 function firstRig(workspace: Workspace): RigRecord | null {
   const [body] = workspace.bodies;
   const mode = body?.modes[0];
-  const lens = workspace.lenses.find((l) => l.mountId === body?.mountId) ?? workspace.lenses[0];
-  if (!body || !mode || !lens) return null;
+  if (!body || !mode) return null;
+  const { lens, between } = firstJoined(workspace, body);
+  if (!lens) return null;
   return {
     id: newId(),
     name: 'New rig',
     bodyId: body.id,
     modeId: mode.id,
     lensId: lens.id,
-    partIds: [],
+    partIds: between.map((p) => p.id),
     settings: restingSettings(lens.focalMinMm, lens.openFNumberWide),
     note: '',
   };

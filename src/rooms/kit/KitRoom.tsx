@@ -136,7 +136,7 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
   const looking = useView();
   const { view, open, look } = looking;
   const [dialog, setDialog] = useState<KitDialog | null>(null);
-  const actions = useKit(shell.tell, open);
+  const actions = useKit(workspace.mounts, shell.tell, open);
   const table = view === 'ladder' ? 'lenses' : view;
   const addTo = (to: Exclude<TableName, 'lenses'>) =>
     actions.add(to, freshRecord(to, workspace, newId()));

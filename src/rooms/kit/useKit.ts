@@ -5,6 +5,8 @@ import { withValueAt } from '@/core/kit/fields/paths';
 import { stillEstimated } from '@/core/kit/records/common';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { Mount } from '@/core/kit/records/mount';
+import type { Part } from '@/core/kit/records/part';
+import { ofKind } from '@/core/kit/starter/quickPart';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
 import { db } from '@/store/instance';
 import { kept } from '@/store/keeper';
@@ -42,30 +44,43 @@ const counted = (table: KitTable, records: readonly unknown[]): string =>
 const one = (table: KitTable, records: readonly Tables[KitTable][]): string =>
   records.length === 1 ? (records[0]?.name ?? '') : counted(table, records);
 
-/** The record with another value, and no longer an estimate there. */
-function changed(record: Tables[KitTable], path: string, value: unknown): Tables[KitTable] {
+/** The record with another value, and no longer an estimate there; a part of another kind becomes one of it. */
+function changed(
+  record: Tables[KitTable],
+  path: string,
+  value: unknown,
+  mounts: readonly Mount[],
+): Tables[KitTable] {
+  if ('frontMountId' in record && path === 'kind')
+    return ofKind(record, value as Part['kind'], mounts);
   const next = withValueAt(record, path, value);
   return 'estimated' in next ? { ...next, estimated: stillEstimated(next, path) } : next;
 }
 
 const write = (table: KitTable, after: Tables[KitTable]): Write => ({ table, id: after.id, after });
 
-export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void): KitActions {
+export function useKit(
+  mounts: readonly Mount[],
+  tell: Tell,
+  onOpen: (table: KitTable, id: string) => void,
+): KitActions {
   return useMemo(() => {
     const run = (label: string, writes: readonly Write[]) =>
       stored(tell, () => commit(db, label, writes));
     return {
-      add: (table, record, mounts = []) => {
-        const needed = mounts.map((mount) => write('mounts', mount));
+      add: (table, record, newMounts = []) => {
+        const needed = newMounts.map((mount) => write('mounts', mount));
         run(`Add ${record.name}`, [...needed, write(table, record)]);
         onOpen(table, record.id);
       },
       change: (table, record, path, label, value) =>
-        run(`${label} of ${record.name}`, [edited(table, record, changed(record, path, value))]),
+        run(`${label} of ${record.name}`, [
+          edited(table, record, changed(record, path, value, mounts)),
+        ]),
       changeAll: (table, records, path, label, value) =>
         run(
           `${label} of ${counted(table, records)}`,
-          records.map((record) => edited(table, record, changed(record, path, value))),
+          records.map((record) => edited(table, record, changed(record, path, value, mounts))),
         ),
       duplicate: (table, records) => {
         const copies = records.map((record) => ({
@@ -91,5 +106,5 @@ export function useKit(tell: Tell, onOpen: (table: KitTable, id: string) => void
         await kept((keeper) => keeper.write(label, writes));
       },
     };
-  }, [tell, onOpen]);
+  }, [mounts, tell, onOpen]);
 }

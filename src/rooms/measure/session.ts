@@ -7,6 +7,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { shotList, type Shot } from '@/core/measure/shotList';
 import type { Tone } from '@/core/measure/light/tone';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import { lastRig } from '@/store/lastRig';
 import { recall, remember } from '@/store/remembered';
 
 export interface SessionChoice {
@@ -66,7 +67,10 @@ export function sessionOf(workspace: Workspace, choice: SessionChoice): Session 
     workspace.bodies.find((b) => b.id === choice.bodyId) ??
     largestBody(workspace.bodies);
   const lens =
-    chosen?.lens ?? workspace.lenses.find((l) => l.id === choice.lensId) ?? workspace.lenses[0];
+    chosen?.lens ??
+    workspace.lenses.find((l) => l.id === choice.lensId) ??
+    wholeRig(workspace, lastRig())?.lens ??
+    workspace.lenses[0];
   if (!body || !lens) return null;
   const mode = body.modes.find((m) => m.id === choice.modeId) ?? largestMode(body);
   if (!mode) return null;
@@ -104,9 +108,11 @@ export function readTicks(): ReadonlySet<string> {
 export const writeTicks = (ticks: ReadonlySet<string>): void =>
   remember(TICKS, JSON.stringify([...ticks].slice(-500)));
 
-/** What was measured last, to go on with; how files are read begins anew. */
+/** What was measured last, to go on with, unless another rig came into the hand; files are read anew. */
 export function lastChoice(): SessionChoice {
-  const kept = (remembered(CHOICE) ?? {}) as Record<string, unknown>;
+  const last = (remembered(CHOICE) ?? {}) as Record<string, unknown>;
+  const inHand = lastRig();
+  const kept = inHand === null || inHand === last.inHand ? last : {};
   const id = (key: string) => (typeof kept[key] === 'string' ? kept[key] : null);
   return {
     rigId: id('rigId'),
@@ -119,6 +125,6 @@ export function lastChoice(): SessionChoice {
 }
 
 export const rememberChoice = ({ tone: _, ...choice }: SessionChoice): void =>
-  remember(CHOICE, JSON.stringify(choice));
+  remember(CHOICE, JSON.stringify({ ...choice, inHand: lastRig() }));
 
 export const tickOf = (session: Session, shot: Shot): string => `${setOf(session)} ${shot.id}`;

@@ -46,11 +46,48 @@ export const partIdOf = ({ kind, factor, front, rear }: PartFacts): string => {
  * Flange to flange, mm: the registers' difference, less what a converter's glass moves the image toward the
  * lens. Source: thin-lens equation, docs/optics.md.
  */
-export function usualThicknessMm({ factor, front, rear }: PartFacts): number {
+export function usualThicknessMm({
+  factor,
+  front,
+  rear,
+}: Pick<PartFacts, 'factor' | 'front' | 'rear'>): number {
   const plain = plainThicknessMm(front.registerMm, rear.registerMm);
   if (factor === 1) return plain;
   const focal = factor < 1 ? USUAL_FOCAL_MM : -USUAL_FOCAL_MM;
   return plain - shiftOfConverterMm(factor, focal);
+}
+
+/** Factors that are usual of a kind; common practice, no source. */
+const USUAL_FACTOR: Partial<Record<PartKind, number>> = {
+  'focal reducer': 0.71,
+  teleconverter: 1.4,
+  expander: 1.6,
+};
+
+/** Whether a factor is one of a kind: a reducer's is below 1, a teleconverter's above. */
+const isFactorOf = (kind: PartKind, factor: number): boolean => {
+  const usual = USUAL_FACTOR[kind];
+  return usual === undefined
+    ? factor === 1 || kind === 'front converter'
+    : usual < 1 === factor < 1 && factor !== 1;
+};
+
+/** A part that becomes one of another kind: with a factor that can be of it, as thick as the registers then leave it. */
+export function ofKind(part: Part, kind: PartKind, mounts: readonly Mount[]): Part {
+  if (isFactorOf(kind, part.factor)) return { ...part, kind };
+  const factor = USUAL_FACTOR[kind] ?? 1;
+  const front = mounts.find((m) => m.id === part.frontMountId);
+  const rear = mounts.find((m) => m.id === part.rearMountId);
+  const thickness = front && rear ? usualThicknessMm({ factor, front, rear }) : part.thicknessMm;
+  const isThick = thickness >= -20 && thickness <= 500;
+  const guessed = factor === 1 ? [] : ['factor', 'thicknessMm'];
+  return {
+    ...part,
+    kind,
+    factor,
+    thicknessMm: isThick ? Number(thickness.toFixed(3)) : part.thicknessMm,
+    estimated: [...part.estimated.filter((e) => e !== 'factor' && e !== 'thicknessMm'), ...guessed],
+  };
 }
 
 /** Such a part, or why nobody builds it. */

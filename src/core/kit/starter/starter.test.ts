@@ -4,7 +4,7 @@ import { checkRecord } from '../checks/validate';
 import { mountOf } from '../records/mount';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS } from './mounts';
 import { COMMON_SENSORS, quickBody, type BodyFacts } from './quickBody';
-import { quickPart, type PartFacts } from './quickPart';
+import { ofKind, quickPart, type PartFacts } from './quickPart';
 
 const mountOfRegister = (registerMm: number) =>
   mountOf({ id: `m-${registerMm}`, name: `Bayonet ${registerMm}`, registerMm });
@@ -134,6 +134,30 @@ describe('what stands between, from its kind and two mounts', () => {
         designFormat: full,
       },
     });
+  });
+
+  it('one that becomes of another kind has a factor and a thickness that can be of it', () => {
+    const made = part({});
+    if (!made.ok) throw new Error('a plain adapter of 26 mm can be built');
+    const mounts = [mountOfRegister(44), mountOfRegister(18)];
+    const reducer = ofKind(made.value, 'focal reducer', mounts);
+    // The computed table of converters: 14.155 mm between 44 and 18.
+    expect(reducer).toMatchObject({
+      kind: 'focal reducer',
+      factor: 0.71,
+      thicknessMm: 14.155,
+      estimated: ['factor', 'thicknessMm'],
+    });
+    expect(ofKind({ ...reducer, factor: 0.8 }, 'focal reducer', mounts).factor).toBe(0.8);
+    expect(ofKind(reducer, 'teleconverter', mounts)).toMatchObject({ factor: 1.4 });
+    expect(ofKind(reducer, 'plain adapter', mounts)).toMatchObject({
+      factor: 1,
+      thicknessMm: 26,
+      estimated: [],
+    });
+    // Mounts nobody knows leave it as thick as it is.
+    expect(ofKind(made.value, 'expander', [])).toMatchObject({ factor: 1.6, thicknessMm: 26 });
+    expect(ofKind(made.value, 'helicoid', mounts)).toEqual({ ...made.value, kind: 'helicoid' });
   });
 
   it('what has no room between its mounts is refused with the reason', () => {
