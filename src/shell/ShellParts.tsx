@@ -31,7 +31,7 @@ export function ShellParts({ room, shell, workspace, shortcuts }: ShellPartsProp
         <JudgementDialog judgement={workspace.judgement} onJudge={shell.judge} onClose={close} />
       )}
       {dialog === 'backups' && <BackupsDialog tell={tell} onClose={close} />}
-      <Notice notice={shell.notice} onClose={closeNotice} />
+      <Notice notice={shell.notice} isLow={room !== 'bench'} onClose={closeNotice} />
     </>
   );
 }

@@ -112,6 +112,14 @@ export class BenchPage {
     await button.click();
   }
 
+  /** Presses one of the answers to a question that are all in sight. */
+  async answer(question: string, answer: string): Promise<void> {
+    const path = `//*[@role="radiogroup"][.//*[normalize-space(.)=${quoted(question)}]]//label[starts-with(normalize-space(.), ${quoted(answer)})]`;
+    const chip = await this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, path);
+    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', chip);
+    await chip.click();
+  }
+
   /** Presses the button whose words begin so. */
   async pressStarting(words: string): Promise<void> {
     const path = `//button[starts-with(normalize-space(.), ${quoted(words)})]`;

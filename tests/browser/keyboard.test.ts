@@ -121,6 +121,8 @@ describe('by keyboard alone', () => {
     await bench.openRig('rig=waders-at-dawn');
     await bench.keys('k', 'j');
     await bench.find('section[aria-label="Rigs compared"]');
+    await tabTo(/Rig to compare$/);
+    await pick('Mill pond');
     await tabTo(/^Mill pond$/);
     await bench.keys(Key.ENTER);
     await bench.expectSoon(

@@ -83,6 +83,7 @@ describe('editing a record', () => {
   it('names with markup are shown as text', async () => {
     await kit.openTable('Mounts');
     await kit.pressStarting('mount');
+    await kit.press('None of these: fill it in by hand');
     await kit.row('New mount');
     await kit.type('Name', '<img src=x onerror=alert(1)>', Key.ENTER);
     await kit.row('<img src=x onerror=alert(1)>');
@@ -93,6 +94,33 @@ describe('editing a record', () => {
       'it stayed',
     );
     await kit.expectQuiet();
+  });
+});
+
+describe('gear told by a few facts', () => {
+  it('a camera stands in the cabinet with the modes that are usual, its guesses marked', async () => {
+    await kit.openTable('Bodies');
+    await kit.pressStarting('body');
+    await kit.answer('Sensor, mm', '17.3×13');
+    await kit.answer('Megapixels', '20 MP');
+    await kit.answer('Does the sensor move to steady the picture?', 'I do not know');
+    await kit.press('Put it in the cabinet');
+    await kit.row('20 MP 17.3×13 camera');
+    const editor = await (await kit.find('section[aria-label="Editor"]')).getText();
+    expect(editor).toContain('Some figures are what is usual, not what this camera says.');
+    await kit.expectQuiet();
+  });
+
+  it('a converter is as thick as the registers leave it, and is put in with its mount', async () => {
+    await kit.openTable('Adapters');
+    await kit.pressStarting('adapter');
+    await kit.choose('Takes a lens with', 'SLR bayonet 42.00');
+    await kit.choose('Goes on a camera with', 'Mirrorless bayonet 18.00');
+    await kit.answer('What it is', 'Plain adapter');
+    await kit.press('Put it in the cabinet');
+    await kit.row('plain adapter, 42.00 to 18.00');
+    await kit.openTable('Mounts');
+    await kit.row('SLR bayonet 42.00');
   });
 });
 

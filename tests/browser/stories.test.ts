@@ -176,3 +176,48 @@ describe('the lover of old lenses', () => {
     await bench.expectQuiet();
   });
 });
+
+describe('gear that is not in the kit', () => {
+  it('a lens is said in the picker and stands on the rig, as one step', async () => {
+    await bench.openRig('rig=mill-pond');
+    await bench.choose('Lens', 'Say what it is');
+    await bench.saying('I have a lens');
+    const field = await bench.find('[role="dialog"] input');
+    await field.sendKeys('135/3.5', '\uE004');
+    await bench.choose('Mount', 'SLR bayonet 42.00');
+    await bench.choose('Made for', '36×24');
+    await bench.press('Put it in the cabinet');
+    await bench.expectSoon(
+      () => bench.ringWords('Aperture'),
+      (w) => w !== '',
+      'no lens came on the rig',
+    );
+    await becomes('Focal length', (w) => w.startsWith('135') || w.startsWith('95'));
+    await bench.press('Undo: Put another lens on');
+    await bench.expectQuiet();
+  });
+
+  it('rigs are told apart in words by what matters', async () => {
+    await bench.openRig('rig=waders-at-dawn');
+    await bench.keys('j');
+    const strip = await bench.find('section[aria-label="Rigs compared"]');
+    await bench.expectSoon(
+      () => strip.getText(),
+      (words) => /Against the first/.test(words) && /tighter|wider/.test(words),
+      'nothing is said of what differs',
+    );
+    await bench.choose('Compare by', 'photo or video');
+    await bench.expectSoon(
+      () => strip.getText(),
+      (words) => /stills [\d.]+ MP within the halo/.test(words),
+      'photo or video is not answered',
+    );
+    const before = (await bench.driver.findElements({ css: '[aria-label^="Leave out"]' })).length;
+    await (await bench.find('[aria-label^="Leave out"]')).click();
+    await bench.expectSoon(
+      async () => (await bench.driver.findElements({ css: '[aria-label^="Leave out"]' })).length,
+      (n) => n === before - 1,
+      'the rig was not left out',
+    );
+  });
+});

@@ -13,14 +13,14 @@ export interface NoticeText {
   act?: { label: string; press: () => void };
 }
 
-/* In the corner where rooms keep what can wait: no tab or button of a room lies under it. */
-const Strip = styled.div<{ $trouble: boolean }>`
+const Strip = styled.div<{ $trouble: boolean; $low: boolean }>`
   position: fixed;
-  right: 12px;
-  bottom: 12px;
+  left: 50%;
+  ${(p) => (p.$low ? 'bottom: 12px' : 'top: 54px')};
+  transform: translateX(-50%);
   z-index: 40;
   @media ${PHONE} {
-    bottom: calc(64px + env(safe-area-inset-bottom));
+    ${(p) => p.$low && 'bottom: calc(64px + env(safe-area-inset-bottom))'};
   }
   display: flex;
   align-items: flex-start;
@@ -42,6 +42,8 @@ const Strip = styled.div<{ $trouble: boolean }>`
 
 interface NoticeProps {
   notice: NoticeText | null;
+  /** At the foot, where the head of a room holds what is pressed. */
+  isLow: boolean;
   onClose: () => void;
 }
 
@@ -49,7 +51,7 @@ interface NoticeProps {
 const SAID_MS = 8000;
 
 /** A sentence about what just happened. */
-export function Notice({ notice, onClose }: NoticeProps) {
+export function Notice({ notice, isLow, onClose }: NoticeProps) {
   useEffect(() => {
     if (notice?.kind !== 'said') return undefined;
     const timer = setTimeout(onClose, SAID_MS);
@@ -58,7 +60,7 @@ export function Notice({ notice, onClose }: NoticeProps) {
   return (
     <div role={notice?.kind === 'trouble' ? 'alert' : 'status'}>
       {notice && (
-        <Strip $trouble={notice.kind === 'trouble'} data-testid="notice">
+        <Strip $trouble={notice.kind === 'trouble'} $low={isLow} data-testid="notice">
           <p>{notice.text}</p>
           {notice.act && (
             <TextButton

@@ -1,5 +1,6 @@
 /** What a record does not say, and which answers lack it. */
 import type { Body } from '../records/body';
+import type { Estimated } from '../records/common';
 import type { KitTable } from '../fields/fieldTypes';
 import { isOneFrame } from '../records/haloSample';
 import type { Lens } from '../records/lens';
@@ -15,6 +16,13 @@ export interface Hint {
 
 const when = (holds: boolean, path: string, sentence: string): Hint[] =>
   holds ? [{ path, sentence }] : [];
+
+const estimatedHint = ({ estimated }: Estimated, word: string): Hint[] =>
+  when(
+    estimated.length > 0,
+    estimated[0] ?? '',
+    `Some figures are what is usual, not what this ${word} says.`,
+  );
 
 function lensHints(lens: Lens): Hint[] {
   const oneFrame = lens.halo.some((s) => isOneFrame(s.evidence));
@@ -40,15 +48,12 @@ function lensHints(lens: Lens): Hint[] {
       'pupilMagnification',
       'No pupil magnification: close up the halo is less sure.',
     ),
-    ...when(
-      lens.estimated.length > 0,
-      lens.estimated[0] ?? '',
-      'Some figures are what is usual, not what this lens says.',
-    ),
+    ...estimatedHint(lens, 'lens'),
   ];
 }
 
 const bodyHints = (body: Body): Hint[] => [
+  ...estimatedHint(body, 'camera'),
   ...when(
     body.clearDepthMm === null && body.mirrorDepthMm === null,
     'clearDepthMm',
@@ -67,6 +72,7 @@ const bodyHints = (body: Body): Hint[] => [
 ];
 
 const partHints = (part: Part): Hint[] => [
+  ...estimatedHint(part, 'part'),
   ...when(
     magnifies(part) && part.clearDepthMm === null,
     'clearDepthMm',
