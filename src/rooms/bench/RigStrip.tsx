@@ -121,6 +121,7 @@ const Head = styled.span`
 
 const Words = styled.td`
   && {
+    min-width: 168px;
     max-width: 300px;
     white-space: normal;
     vertical-align: top;
@@ -255,7 +256,6 @@ export const RigStrip = memo(function RigStrip(props: RigStripProps) {
     <Scroller aria-label="Rigs compared" tabIndex={0}>
       <Asked>
         <Choice
-          bare
           label="Compare by"
           groups={QUESTIONS}
           chosen={question}
@@ -275,7 +275,7 @@ export const RigStrip = memo(function RigStrip(props: RigStripProps) {
       <Table>
         <thead>
           <tr>
-            <th scope="col">By {COMPARED_QUESTIONS[question]}</th>
+            <th scope="col">Rigs</th>
             {columns.map((c) => (
               <ColumnHead
                 key={c.key}

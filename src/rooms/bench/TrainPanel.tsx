@@ -31,7 +31,8 @@ const Title = styled.h2`
 
 const Picture = styled.div`
   flex: 1 1 200px;
-  min-height: 150px;
+  /* Its words stay large enough to read; what stands below it scrolls. */
+  min-height: 230px;
   max-height: 330px;
 `;
 

@@ -10,7 +10,7 @@ export const BENCH_SHORTCUTS: readonly Shortcut[] = [
   { keys: 'n  p', does: 'next or previous rig' },
   { keys: 'v', does: 'stabiliser on or off' },
   { keys: 'k', does: 'pin this state to compare with, or take the pin out' },
-  { keys: 'j', does: 'all rigs side by side' },
+  { keys: 'j', does: 'rigs side by side' },
   { keys: 'Arrows, + − 0', does: 'on the stage: move the point; larger, smaller, fitted' },
   { keys: '↑ ↓', does: 'on a part’s grip: move it along the train' },
 ];

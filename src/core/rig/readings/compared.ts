@@ -121,7 +121,8 @@ const ROWS = {
   ],
   pixels: [
     { name: 'Delivered', cell: ({ report: { frame } }) => megapixels(frame.delivered.megapixels) },
-    { name: 'Mode', cell: ({ rig }) => `${rateOf(rig.mode)}, ${rig.mode.name}` },
+    { name: 'Mode', cell: ({ rig }) => rig.mode.name },
+    { name: 'Frame rate', cell: ({ rig }) => rateOf(rig.mode) },
     { name: 'Photo or video', cell: ({ rig }) => photoOrVideo(rig) },
   ],
   carrying: [
