@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { manyOf, searchOf, type OptionGroup } from './options';
+import { chooseOr, manyOf, searchOf, withOtherwise, type OptionGroup } from './options';
 
 const GROUPS: OptionGroup[] = [
   {
@@ -37,5 +37,23 @@ describe('a long list', () => {
     expect(manyOf([{ title: '', options: many }])?.labelOf('7')).toBe('no. 7');
     const lazy = { labelOf: () => 'x', groups: () => GROUPS };
     expect(manyOf(lazy)).toBe(lazy);
+  });
+});
+
+describe('what can be done where none of the options is the one', () => {
+  const groups = [{ title: 'Here', options: [{ id: 'a', label: 'A' }] }];
+
+  it('stands after them, and is done in place of choosing', () => {
+    const done: string[] = [];
+    const otherwise = { question: 'None of these?', label: 'Say it', act: () => done.push('said') };
+    const offered = withOtherwise(groups, otherwise);
+    expect(offered.map((g) => g.title)).toEqual(['Here', 'None of these?']);
+    for (const id of offered.flatMap((g) => g.options.map((o) => o.id)))
+      chooseOr(id, (chosen) => done.push(chosen), otherwise);
+    expect(done).toEqual(['a', 'said']);
+  });
+
+  it('is not there where nothing can be done', () => {
+    expect(withOtherwise(groups, undefined)).toBe(groups);
   });
 });
