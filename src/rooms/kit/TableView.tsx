@@ -1,5 +1,5 @@
 'use client';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import styled from 'styled-components';
 import type { KitTable as TableName } from '@/core/kit/fields/fieldTypes';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';
@@ -34,6 +34,25 @@ const None = styled.p`
   color: var(--muted);
 `;
 
+/** Does something for each record while nobody wants anything else, a few at a time. */
+function useIdly<T>(records: readonly T[], act: (record: T) => void): void {
+  useEffect(() => {
+    // Not every browser tells when it is idle; there the work is done when it is asked for.
+    if (!('requestIdleCallback' in window)) return undefined;
+    let next = 0;
+    const some = (time: IdleDeadline) => {
+      while (next < records.length && time.timeRemaining() > 2) {
+        const record = records[next];
+        if (record !== undefined) act(record);
+        next += 1;
+      }
+      if (next < records.length) handle = requestIdleCallback(some);
+    };
+    let handle = requestIdleCallback(some);
+    return () => cancelIdleCallback(handle);
+  }, [records, act]);
+}
+
 interface TableViewProps {
   table: TableName;
   workspace: Workspace;
@@ -67,6 +86,7 @@ export function TableView(props: TableViewProps) {
       return words;
     };
   }, [table, context]);
+  useIdly(all, words);
   const shown = useMemo(() => filtered(table, all, filter, words), [table, all, filter, words]);
   return (
     <Middle

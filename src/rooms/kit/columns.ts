@@ -137,7 +137,7 @@ export const COLUMNS: Columns = {
       title: 'Thick',
       width: 1,
       figure: true,
-      text: (p) => `${p.thicknessMm} mm`,
+      text: (p) => `${short(p.thicknessMm, 3)} mm`,
       order: (p) => p.thicknessMm,
     },
     {

@@ -8,7 +8,8 @@ import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useOneAtATime } from '@/shell/useOneAtATime';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
-import { LineButton, MainButton } from '@/ui/controls/Buttons';
+import { ROOMS } from '@/shell/rooms';
+import { LineButton, MainLink } from '@/ui/controls/Buttons';
 import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
 import { PHONE } from '@/ui/theme/type';
 import { measureAgain } from './again';
@@ -72,9 +73,10 @@ function EmptyMeasure({ shell }: { shell: Shell }) {
   return (
     <EmptyPlace>
       <h1>Nothing to measure yet</h1>
-      <p>A session needs a body and a lens. Put them in the Kit, or look at the demo first.</p>
+      <p>A session needs a body and a lens: say what you have, or look at the demo first.</p>
       <FirstActs>
-        <MainButton onPress={files.demo}>Load the demo workspace</MainButton>
+        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
+        <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
         <LineButton onPress={files.open}>Open a workspace file</LineButton>
       </FirstActs>
     </EmptyPlace>

@@ -30,8 +30,9 @@ export interface BodyFacts {
   megapixels: number | null;
   /** Whether the sensor moves to steady the picture; null where nobody knows. */
   isStabilised: boolean | null;
-  /** What of the above is a guess, by fields of the body. */
-  estimated: readonly ('mountId' | 'modes')[];
+  /** Whether somebody told which sensor and mount it has. */
+  isSensorTold: boolean;
+  isMountTold: boolean;
 }
 
 /** Travel of a sensor stabiliser, share of the diagonal; an assumption: makers do not tell theirs. */
@@ -124,22 +125,31 @@ function usualModes({ format, megapixels }: BodyFacts): Mode[] {
   ];
 }
 
-/** Where the pixels of the first mode stand. */
-const PIXELS = ['modes.0.widthPx', 'modes.0.heightPx'];
+/** Fields of every mode, as they are named among what is estimated. */
+const inModes = (modes: readonly Mode[], fields: readonly (keyof Mode)[]): string[] =>
+  modes.flatMap((_, i) => fields.map((field) => `modes.${i}.${field}`));
+
+/** Whether somebody told how large the area is that a mode of a body reads. */
+export function isAreaTold(body: Body, modeId: string): boolean {
+  const i = body.modes.findIndex((m) => m.id === modeId);
+  return ['widthMm', 'heightMm'].every((field) => !body.estimated.includes(`modes.${i}.${field}`));
+}
 
 /** A body from the facts; its other modes, and what nobody told, are what is usual and marked so. */
 export function quickBody(facts: BodyFacts, id: string): Body {
-  const { name, mountId, isStabilised, megapixels, estimated } = facts;
+  const { name, mountId, isStabilised, megapixels, isSensorTold, isMountTold } = facts;
+  const modes = usualModes(facts);
   const travel = sensorTravelOf(facts);
   return bodyOf({
     id,
     name,
     mountId,
-    modes: usualModes(facts),
+    modes,
     sensorTravel: travel,
     estimated: [
-      ...estimated,
-      ...(megapixels === null ? PIXELS : []),
+      ...(isMountTold ? [] : ['mountId']),
+      ...(isSensorTold ? [] : inModes(modes, ['widthMm', 'heightMm'])),
+      ...(megapixels === null ? inModes(modes, ['widthPx', 'heightPx']) : []),
       // How far it moves is a guess wherever it moves.
       ...(travel ? ['sensorTravel'] : []),
       ...(isStabilised === null ? ['stabiliserStops'] : []),

@@ -139,8 +139,8 @@ interface Guess {
 /** What is usual where nobody told. */
 function guessed(answers: StartAnswers, mounts: readonly Mount[]): Guess {
   const { cameraMountId, lensMountId, sensorId, lensFormatId, between } = answers;
-  const known = knownMounts(mounts);
-  const told = (id: string | null) => known.find((m) => m.id === id);
+  const choices = knownMounts(mounts);
+  const told = (id: string | null) => choices.find((m) => m.id === id);
   const camera = told(cameraMountId) ?? usualCameraMount(sensorId);
   const lens = told(lensMountId) ?? usualLensMount(camera, between);
   const usualSensor = COMMON_SENSORS.find((s) => s.formatId === camera.formatId)?.formatId;
@@ -310,10 +310,8 @@ const bodyOfAnswers = (answers: CameraTold, format: NamedFormat, mountId: string
       format,
       megapixels: answers.megapixels,
       isStabilised: answers.isStabilised,
-      estimated: [
-        ...(answers.sensorId === null ? (['modes'] as const) : []),
-        ...(answers.cameraMountId === null ? (['mountId'] as const) : []),
-      ],
+      isSensorTold: answers.sensorId !== null,
+      isMountTold: answers.cameraMountId !== null,
     },
     id,
   );

@@ -3,7 +3,7 @@ import { FORMATS } from '@/core/optics/formats';
 import { checkRecord } from '../checks/validate';
 import { mountOf } from '../records/mount';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS } from './mounts';
-import { COMMON_SENSORS, quickBody, type BodyFacts } from './quickBody';
+import { COMMON_SENSORS, isAreaTold, quickBody, type BodyFacts } from './quickBody';
 import { ofKind, quickPart, type PartFacts } from './quickPart';
 
 const mountOfRegister = (registerMm: number) =>
@@ -51,7 +51,8 @@ describe('a body from what people know', () => {
     format: full,
     megapixels: 24,
     isStabilised: true,
-    estimated: [],
+    isSensorTold: true,
+    isMountTold: true,
   };
 
   it('of any common sensor is one the program can work with', () => {
@@ -92,15 +93,31 @@ describe('a body from what people know', () => {
     const estimated = (more: Partial<BodyFacts>) => quickBody({ ...facts, ...more }, 'b');
     expect(estimated({}).estimated).toEqual(['sensorTravel']);
     expect(estimated({ isStabilised: false })).toMatchObject({ sensorTravel: null, estimated: [] });
-    const unknown = estimated({ isStabilised: null, megapixels: null, estimated: ['modes'] });
+    const unknown = estimated({
+      isStabilised: null,
+      megapixels: null,
+      isSensorTold: false,
+      isMountTold: false,
+    });
     expect(unknown.sensorTravel?.xMm).toBeGreaterThan(1);
-    expect(unknown.estimated).toEqual([
-      'modes',
-      'modes.0.widthPx',
-      'modes.0.heightPx',
-      'sensorTravel',
-      'stabiliserStops',
-    ]);
+    expect(unknown.estimated).toEqual(
+      expect.arrayContaining([
+        'mountId',
+        'modes.0.widthMm',
+        'modes.0.heightPx',
+        'modes.3.heightMm',
+        'sensorTravel',
+        'stabiliserStops',
+      ]),
+    );
+    expect(unknown.modes.every((m) => !isAreaTold(unknown, m.id))).toBe(true);
+    expect(estimated({}).modes.every((m) => isAreaTold(estimated({}), m.id))).toBe(true);
+    // One measured area is known, the others stay guesses.
+    const told = {
+      ...unknown,
+      estimated: unknown.estimated.filter((name) => !name.startsWith('modes.0')),
+    };
+    expect(told.modes.map((m) => isAreaTold(told, m.id))).toEqual([true, false, false, false]);
   });
 });
 

@@ -2,6 +2,7 @@
 import type { HaloEvidence } from '../../halo/evidence';
 import { isTold } from '../../kit/records/common';
 import { isFormatUntold } from '../../kit/records/lens';
+import { isAreaTold } from '../../kit/starter/quickBody';
 import { isOneFrame } from '../../kit/records/haloSample';
 import type { Rig } from '../rig';
 
@@ -20,13 +21,13 @@ const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): str
   `${widthMm}×${heightMm}`;
 
 /** What decides the coverage and was not told, the weightiest first. */
-function untoldOf({ body, lens, parts }: Rig): Untold[] {
+function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
   const [whole] = body.modes;
   const guess = (holds: boolean, doubt: string, surer: string, decides = true): Untold[] =>
     holds ? [{ doubt, surer, decides }] : [];
   return [
     ...guess(
-      !isTold(body, 'modes'),
+      !isAreaTold(body, mode.id),
       `nobody told which sensor the camera has: taken as ${whole ? size(whole) : 'usual'}`,
       'Say in the Kit how large the sensor is: everything hangs on it.',
     ),

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { NO_ELECTRONICS } from '../../kit/records/common';
+import type { Lens } from '../../kit/records/lens';
 import { tideMill } from '../../demo/tideMill';
 import { demoRig } from '../../../../tests/support/demo';
 import { addOffers, bodyOffers, lensOffers, swapOffers } from './offers';
@@ -33,6 +35,24 @@ describe('what could stand in a place', () => {
     expect(named(lensOffers(torn, lenses), 'w1835').reasons).toEqual([
       'the body side takes SLR bayonet 46.50',
     ]);
+  });
+});
+
+describe('lenses among many', () => {
+  it('each is offered as it would be alone', () => {
+    const alike: Lens[] = lenses.flatMap((lens) => [
+      lens,
+      { ...lens, id: `${lens.id} deep`, rearProtrusionMm: 30 },
+      { ...lens, id: `${lens.id} unmeasured`, rearProtrusionMm: null },
+      { ...lens, id: `${lens.id} bare`, electronics: NO_ELECTRONICS, apertureRing: 'none' },
+      { ...lens, id: `${lens.id} unknown`, estimated: ['electronics'] },
+      { ...lens, id: `${lens.id} ring`, electronics: NO_ELECTRONICS, apertureRing: 'own ring' },
+    ]);
+    const together = lensOffers(wheelHouse, alike);
+    expect(together).toHaveLength(alike.length);
+    for (const lens of alike)
+      expect(named(together, lens.id)).toEqual(lensOffers(wheelHouse, [lens])[0]);
+    expect(new Set(together.map((o) => o.reasons.join())).size).toBeGreaterThan(5);
   });
 });
 

@@ -1,5 +1,6 @@
 /** What could stand at a place of a rig, in order of fit, each with what speaks against it. */
 import type { Body } from '../../kit/records/body';
+import { isTold } from '../../kit/records/common';
 import type { Lens } from '../../kit/records/lens';
 import { isFront, type Part } from '../../kit/records/part';
 import { fitOf, isStrikeUnknown, type FitReport } from '../mechanicalFit';
@@ -94,9 +95,26 @@ export function addOffers(rig: Rig, kit: readonly Part[]): PartOffer[] {
   return byGrade(offers);
 }
 
-/** Lenses for the rig as it stands otherwise, best first. */
-export const lensOffers = (rig: Rig, lenses: readonly Lens[]): Offer<Lens>[] =>
-  byGrade(lenses.map((lens) => judged(lens, { ...rig, lens }, null, 0)));
+/** The facts of a lens its fit rests on: lenses alike in them fit alike. */
+const fitFacts = (lens: Lens): string => {
+  const { mountId, rearProtrusionMm, apertureRing, electronics } = lens;
+  const carried = [electronics.focus, electronics.aperture, electronics.metadata];
+  const isKnown = isTold(lens, 'electronics');
+  return [mountId, rearProtrusionMm, apertureRing, isKnown, ...carried].join('|');
+};
+
+/** Lenses for the rig as it stands otherwise, best first. Of thousands most are alike: each sort is judged once. */
+export function lensOffers(rig: Rig, lenses: readonly Lens[]): Offer<Lens>[] {
+  const known = new Map<string, Offer<Lens>>();
+  return byGrade(
+    lenses.map((lens) => {
+      const facts = fitFacts(lens);
+      const offer = known.get(facts) ?? judged(lens, { ...rig, lens }, null, 0);
+      known.set(facts, offer);
+      return { ...offer, record: lens };
+    }),
+  );
+}
 
 /** Bodies for the rig as it stands otherwise, best first. */
 export function bodyOffers(rig: Rig, bodies: readonly Body[]): Offer<Body>[] {
