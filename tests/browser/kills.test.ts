@@ -56,7 +56,7 @@ describe(`a browser that is killed, ${KILLS} times from seed ${CAMPAIGN_SEED}`, 
   const random = randomOf(CAMPAIGN_SEED);
 
   /** The Kit in a browser of the same profile, where all that was kept is whole. */
-  async function reopened(): Promise<KitPage> {
+  async function reopened(): Promise<{ kit: KitPage; lenses: number }> {
     const { driver, downloads } = await openBrowser(profile);
     const kit = new KitPage(driver, inject('demoUrl'), downloads);
     await kit.open('/kit');
@@ -64,14 +64,14 @@ describe(`a browser that is killed, ${KILLS} times from seed ${CAMPAIGN_SEED}`, 
     const { wrong, lenses } = await driver.executeAsyncScript<Found>(HALF);
     expect(wrong).toBeNull();
     expect([FEW, FEW + MANY]).toContain(lenses);
-    return kit;
+    return { kit, lenses };
   }
-  /** One step of those that are worked: a name, all lenses of a file, the same taken back. */
-  async function work(kit: KitPage, i: number, file: string): Promise<void> {
+  /** One step of those that are worked: a name, all lenses of a file, the same taken back where they came in. */
+  async function work(kit: KitPage, i: number, file: string, lenses: number): Promise<void> {
     if (i % 3 === 0) {
       await kit.giveFile(file, 'Workspace file');
       await kit.press('Add new, update changed');
-    } else if (i % 3 === 1) await kit.control('z');
+    } else if (i % 3 === 1 && lenses > FEW) await kit.control('z');
     else {
       await (await kit.find('[role="rowheader"]')).click();
       await kit.type('Name', `Killed ${i}`, Key.ENTER);
@@ -83,13 +83,13 @@ describe(`a browser that is killed, ${KILLS} times from seed ${CAMPAIGN_SEED}`, 
     async () => {
       const file = largeFile();
       for (let i = 0; i < KILLS; i += 1) {
-        const kit = await reopened();
-        await work(kit, i, file);
+        const { kit, lenses } = await reopened();
+        await work(kit, i, file, lenses);
         await kit.driver.sleep(random.between(0, i % 3 === 0 ? 1500 : 150));
         execFileSync('pkill', ['-9', '-f', profile]);
         await kit.driver.quit().catch(() => undefined);
       }
-      await (await reopened()).driver.quit();
+      await (await reopened()).kit.driver.quit();
     },
     90_000 + KILLS * 20_000,
   );

@@ -14,10 +14,12 @@ import { KitPage } from './kitPage';
 const SENSOR = { widthMm: 43.8, heightMm: 32.9 };
 
 export class MeasurePage extends KitPage {
-  /** As one comes to it for the first time: nothing measured last is gone on with. */
+  /** As one comes to it for the first time: nothing measured last is gone on with, and no rig is in the hand. */
   async openMeasure(): Promise<void> {
+    // The demo comes with a rig in the hand.
+    await this.reopen();
     await this.driver.executeScript(
-      `try { localStorage.removeItem('wandering-halo-session'); } catch {}`,
+      `try { for (const key of ['session', 'rig']) localStorage.removeItem('wandering-halo-' + key); } catch {}`,
     );
     await this.reopen();
   }
