@@ -1,5 +1,5 @@
 'use client';
-import { BETWEENS, betweenOfFactor, type Between } from '@/core/kit/starter/start';
+import { BETWEENS, betweenOfFactor, type Between } from '@/core/kit/starter/answers';
 import { quickPart } from '@/core/kit/starter/quickPart';
 import type { Mount } from '@/core/kit/records/mount';
 import { readQuantity } from '@/core/kit/fields/quantity';

@@ -1,6 +1,6 @@
 'use client';
 import type { Mount } from '@/core/kit/records/mount';
-import { COMMON_LENS_FORMATS, type StartAnswers } from '@/core/kit/starter/start';
+import { COMMON_LENS_FORMATS, type StartAnswers } from '@/core/kit/starter/answers';
 import { FORMATS } from '@/core/optics/formats';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';

@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { newId } from '@/core/kit/newId';
-import { NOTHING_TOLD, startedBody } from '@/core/kit/starter/start';
+import { NOTHING_TOLD } from '@/core/kit/starter/answers';
+import { startedBody } from '@/core/kit/starter/start';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { CameraQuestions, type CameraAnswers } from './CameraQuestions';

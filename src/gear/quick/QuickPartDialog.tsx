@@ -3,7 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { knownMounts, mountHere, mountRecord } from '@/core/kit/starter/mounts';
 import type { Mount } from '@/core/kit/records/mount';
-import type { Between } from '@/core/kit/starter/start';
+import type { Between } from '@/core/kit/starter/answers';
 import { quickPart } from '@/core/kit/starter/quickPart';
 import { problemText } from '@/core/words/problem';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';

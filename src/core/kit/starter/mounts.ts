@@ -28,6 +28,7 @@ const bayonet = (id: string, word: string, registerMm: number, throatMm: number 
   id,
   name: `${word} ${registerMm.toFixed(2)}`,
   registerMm,
+  locking: 'bayonet',
   throatMm,
 });
 

@@ -8,10 +8,9 @@ import {
   BETWEENS,
   COMMON_LENS_FORMATS,
   NOTHING_TOLD,
-  started,
   type StartAnswers,
-  type Started,
-} from './start';
+} from './answers';
+import { started, type Started } from './start';
 
 const ids = { body: 'b', lens: 'l', rig: 'r' };
 const start = (answers: Partial<StartAnswers>, workspace = EMPTY_WORKSPACE) =>

@@ -7,7 +7,7 @@ import { mm } from '../../words/figures';
 import { fail, ok, type Result } from '../../words/problem';
 import { nonsenseIn, readEngraving, type EngravedFacts } from '../engraving';
 import { fNumberOfTStop, quickLens, type LensFacts } from '../quickLens';
-import type { Body, Mode } from '../records/body';
+import type { Body } from '../records/body';
 import type { Lens } from '../records/lens';
 import type { Marking } from '../records/marking';
 import type { Mount } from '../records/mount';
@@ -16,72 +16,8 @@ import { restingSettings, type RigRecord } from '../records/rigRecord';
 import type { Workspace } from '../records/workspace';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS, type StarterMount } from './mounts';
 import { COMMON_SENSORS, quickBody } from './quickBody';
+import { NOTHING_TOLD, type Between, type StartAnswers } from './answers';
 import { quickPart, type PartFacts } from './quickPart';
-
-/** What goes between; null where nobody knows. */
-export type Between = { kind: 'nothing' } | Pick<PartFacts, 'kind' | 'factor'>;
-
-/** Answers as far as they are told: null is "I do not know". */
-export interface StartAnswers {
-  /** What its owner calls the camera; may be empty. */
-  cameraName: string;
-  sensorId: string | null;
-  megapixels: number | null;
-  isStabilised: boolean | null;
-  use: Mode['use'];
-  /** Ids of mounts as knownMounts tells them. */
-  cameraMountId: string | null;
-  lensMountId: string | null;
-  /** What stands on the lens; empty where nobody knows. */
-  engraved: string;
-  lensFormatId: string | null;
-  between: Between | null;
-  /** What their owner calls the mounts, by those ids. */
-  ownNames: Readonly<Record<string, string>>;
-}
-
-export const NOTHING_TOLD: StartAnswers = {
-  cameraName: '',
-  sensorId: null,
-  megapixels: null,
-  isStabilised: null,
-  use: 'stills',
-  cameraMountId: null,
-  lensMountId: null,
-  engraved: '',
-  lensFormatId: null,
-  between: null,
-  ownNames: {},
-};
-
-/** The choices of what goes between, in the order people think of them. */
-export const BETWEENS: readonly { id: string; name: string; between: Between }[] = [
-  { id: 'nothing', name: 'Nothing', between: { kind: 'nothing' } },
-  { id: 'plain', name: 'Plain adapter', between: { kind: 'plain adapter', factor: 1 } },
-  {
-    id: 'reducer-0.71',
-    name: 'Focal reducer ×0.71',
-    between: { kind: 'focal reducer', factor: 0.71 },
-  },
-  {
-    id: 'reducer-0.64',
-    name: 'Focal reducer ×0.64',
-    between: { kind: 'focal reducer', factor: 0.64 },
-  },
-  {
-    id: 'tele-1.4',
-    name: 'Teleconverter ×1.4',
-    between: { kind: 'teleconverter', factor: 1.4 },
-  },
-  { id: 'tele-2', name: 'Teleconverter ×2', between: { kind: 'teleconverter', factor: 2 } },
-  { id: 'expander-1.6', name: 'Expander ×1.6', between: { kind: 'expander', factor: 1.6 } },
-];
-
-/** A converter of any factor; null for one that does nothing or that nobody builds. */
-export function betweenOfFactor(factor: number): Between | null {
-  if (!(factor >= 0.4 && factor <= 3) || factor === 1) return null;
-  return { kind: factor < 1 ? 'focal reducer' : 'teleconverter', factor };
-}
 
 export interface Ids {
   body: string;
@@ -376,17 +312,3 @@ const estimatedToo = (lens: Lens, field: 'mountId'): Lens => ({
   ...lens,
   estimated: [...lens.estimated, field],
 });
-
-/** Formats lenses are commonly made for, by id. */
-export const COMMON_LENS_FORMATS = [
-  '36x24',
-  'crop-1.5',
-  'crop-1.6',
-  'four-thirds-inch',
-  '44x33',
-  '35-full-gate',
-  'large-cine',
-  '16-super',
-  '645',
-  '6x6',
-] as const;

@@ -13,6 +13,7 @@ import {
   percent,
   short,
   signedStops,
+  stopsWords,
   tWords,
 } from '../../words/figures';
 import { evaluate, type Report } from '../report/evaluate';
@@ -165,8 +166,6 @@ function differs(
 const minus = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a - b;
 
-const stops = (size: number): string => signedStops(size, 1).replace('+', '');
-
 /** What is different of a rig against another, in words; "much the same" where nothing is. */
 export function differenceWords(first: Beside, other: Beside): string {
   const [a, b] = [first.report, other.report];
@@ -179,13 +178,15 @@ export function differenceWords(first: Beside, other: Beside): string {
   const corner = minus(b.verdict.worstCornerStops, a.verdict.worstCornerStops);
   const pixels = b.frame.delivered.megapixels - a.frame.delivered.megapixels;
   const words = [
-    ...differs(light, SAME_STOPS, (s, more) => `${stops(s)} ${more ? 'brighter' : 'dimmer'}`),
+    ...differs(light, SAME_STOPS, (s, more) => `${stopsWords(s)} ${more ? 'brighter' : 'dimmer'}`),
     ...differs(view, SAME_VIEW, (s, more) => `${percent(s, 0)} ${more ? 'tighter' : 'wider'}`),
     ...differs(corner, SAME_STOPS, (s, more) =>
-      more ? `corners ${stops(s)} darker` : `corners ${stops(s)} lighter`,
+      more ? `corners ${stopsWords(s)} darker` : `corners ${stopsWords(s)} lighter`,
     ),
     ...differs(noiseStops(other) - noiseStops(first), SAME_STOPS, (s, more) =>
-      more ? `${stops(s)} less noise at one exposure` : `${stops(s)} more noise at one exposure`,
+      more
+        ? `${stopsWords(s)} less noise at one exposure`
+        : `${stopsWords(s)} more noise at one exposure`,
     ),
     ...differs(pixels, 0.5, (s, more) => `${fixed(s, 1)} MP ${more ? 'more' : 'fewer'}`),
     ...differs(moreOf(first, other, massG), SAME_GRAMS, (s, more) =>

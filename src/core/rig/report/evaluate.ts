@@ -31,7 +31,7 @@ import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport 
 import { pictureReport, type PictureReport } from './picture';
 import { evidenceBehind } from './evidenceBehind';
 import { riskOf } from './risk';
-import { surerBy, withUntold } from './untold';
+import { surerBy, untoldOf, withUntold } from './untold';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
@@ -158,7 +158,8 @@ export function evaluate(rig: Rig): Report {
   const definition =
     rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
   const fit = fitOf(rig, light.fNumber);
-  const evidence = withUntold(rig, evidenceBehind(rig, setup.setting, halo, light.factor));
+  const untold = untoldOf(rig);
+  const evidence = withUntold(untold, evidenceBehind(rig, setup.setting, halo, light.factor));
   const optics = opticsReport(rig, setup, light);
   const frame = {
     readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
@@ -219,7 +220,7 @@ export function evaluate(rig: Rig): Report {
       lensFNumberOf(light),
       verdict.worstCornerStops,
     ),
-    surer: surerBy(rig),
+    surer: surerBy(rig, untold),
     cautions: cautionsFor(rig, fit),
   };
 }

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_WORKSPACE } from '@/core/kit/records/workspace';
-import { NOTHING_TOLD, started, type StartAnswers } from '@/core/kit/starter/start';
+import { NOTHING_TOLD, type StartAnswers } from '@/core/kit/starter/answers';
+import { started } from '@/core/kit/starter/start';
 import { isMissing, resolveRig, type Rig } from '../rig';
 import { plainLens, plainRig } from '../../../../tests/support/plainRig';
 import { evaluate } from './evaluate';
-import { surerBy } from './untold';
 
 const TOLD: Partial<StartAnswers> = {
   sensorId: '36x24',
@@ -62,9 +62,9 @@ describe('what nobody told', () => {
   });
 
   it('the weightiest guess is what to find out first; then come test frames', () => {
-    expect(surerBy(rigOf({ sensorId: null, lensFormatId: null }))).toMatch(/sensor/);
-    expect(surerBy(rigOf({ lensFormatId: null, cameraMountId: null }))).toMatch(/format/);
-    expect(surerBy(rigOf({}))).toMatch(/^Two test frames/);
+    expect(reportOf({ sensorId: null, lensFormatId: null }).surer).toMatch(/sensor/);
+    expect(reportOf({ lensFormatId: null, cameraMountId: null }).surer).toMatch(/format/);
+    expect(reportOf({}).surer).toMatch(/^Two test frames/);
   });
 
   it('a lens measured from one frame wants a second; from two it wants nothing', () => {
@@ -73,7 +73,7 @@ describe('what nobody told', () => {
     if (!sample) throw new Error('the plain lens has a sample');
     const framed = (frames: number) => {
       const evidence = { ...sample.evidence, kind: 'measured' as const, frames };
-      return surerBy({ ...plainRig(), lens: { ...lens, halo: [{ ...sample, evidence }] } });
+      return evaluate({ ...plainRig(), lens: { ...lens, halo: [{ ...sample, evidence }] } }).surer;
     };
     expect(framed(1)).toMatch(/second test frame/);
     expect(framed(2)).toBeNull();

@@ -9,7 +9,7 @@ import type { Rig } from '../rig';
 /** Of rigs with such a guess in them so many are otherwise than taken; an assumption. */
 const OTHERWISE_SHARE = 0.3;
 
-interface Untold {
+export interface Untold {
   doubt: string;
   /** Whether the coverage hangs on it. */
   decides: boolean;
@@ -21,7 +21,7 @@ const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): str
   `${widthMm}×${heightMm}`;
 
 /** What decides the coverage and was not told, the weightiest first. */
-function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
+export function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
   const [whole] = body.modes;
   const guess = (holds: boolean, doubt: string, surer: string, decides = true): Untold[] =>
     holds ? [{ doubt, surer, decides }] : [];
@@ -56,8 +56,7 @@ function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
 }
 
 /** The evidence, less sure by what nobody told. */
-export function withUntold(rig: Rig, evidence: HaloEvidence): HaloEvidence {
-  const untold = untoldOf(rig);
+export function withUntold(untold: readonly Untold[], evidence: HaloEvidence): HaloEvidence {
   if (untold.length === 0) return evidence;
   const doubts = [...untold.map((u) => u.doubt), ...evidence.doubts];
   if (!untold.some((u) => u.decides)) return { ...evidence, doubts };
@@ -66,10 +65,9 @@ export function withUntold(rig: Rig, evidence: HaloEvidence): HaloEvidence {
 }
 
 /** The one thing that would make the verdict surer, however the rig is set; null where two frames were measured. */
-export function surerBy(rig: Rig): string | null {
-  const [first] = untoldOf(rig);
+export function surerBy({ lens }: Rig, [first]: readonly Untold[]): string | null {
   if (first) return first.surer;
-  const measured = rig.lens.halo.filter((s) => s.evidence.kind === 'measured');
+  const measured = lens.halo.filter((s) => s.evidence.kind === 'measured');
   if (measured.length === 0)
     return 'Two test frames of an even wall, wide open and at f/8, would measure the halo.';
   return measured.every((s) => isOneFrame(s.evidence))

@@ -3,13 +3,8 @@ import { useMemo, useState } from 'react';
 import { newId } from '@/core/kit/newId';
 import type { Workspace } from '@/core/kit/records/workspace';
 import type { Mount } from '@/core/kit/records/mount';
-import {
-  NOTHING_TOLD,
-  startEnds,
-  started,
-  type StartAnswers,
-  type Started,
-} from '@/core/kit/starter/start';
+import { NOTHING_TOLD, type StartAnswers } from '@/core/kit/starter/answers';
+import { startEnds, started, type Started } from '@/core/kit/starter/start';
 import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Result } from '@/core/words/problem';
