@@ -21,7 +21,7 @@ export interface Strike {
 }
 
 export interface RegisterFit {
-  /** How much too long (+) or too short (-) the plain train holds the lens, mm; null without registers. */
+  /** How much too long (+) or too short (-) the plain train holds the lens, mm; null without registers, or where nobody told the mounts. */
   errorMm: number | null;
   /** The same with tubes and helicoid run out: how far before the sensor infinity falls, mm. */
   longMm: number | null;
@@ -66,7 +66,12 @@ const NO_REGISTERS: RegisterFit = {
   farthestFocusM: null,
 };
 
+/** Whether somebody told which mounts lens and body have. */
+export const areMountsTold = ({ body, lens }: Pick<Rig, 'body' | 'lens'>): boolean =>
+  isTold(body, 'mountId') && isTold(lens, 'mountId');
+
 function registerFit(rig: Rig): RegisterFit {
+  if (!areMountsTold(rig)) return NO_REGISTERS;
   let error = 0;
   for (const part of rig.parts) {
     if (isFront(part) || magnifies(part)) continue;

@@ -1,6 +1,6 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
 import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
-import type { Body, Mode } from '@/core/kit/records/body';
+import { areaOf, largestMode, type Body, type Mode } from '@/core/kit/records/body';
 import type { Lens } from '@/core/kit/records/lens';
 import type { Part } from '@/core/kit/records/part';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -35,18 +35,10 @@ export interface Session {
 /** Whether the session is about the simulated camera's lens. */
 export const isPractice = ({ lens }: Session): boolean => lens.maker === PRACTICE_MAKER;
 
-export const areaOf = (mode: Mode): number => mode.widthMm * mode.heightMm;
-
-/** The mode that shows most of the halo: the largest read-out, stills before video. */
-export const largestMode = (body: Body): Mode | undefined =>
-  [...body.modes].sort(
-    (a, b) => areaOf(b) - areaOf(a) || Number(b.use === 'stills') - Number(a.use === 'stills'),
-  )[0];
-
 const largestBody = (bodies: readonly Body[]): Body | undefined =>
   [...bodies].sort((a, b) => {
     const size = (body: Body) => {
-      const mode = largestMode(body);
+      const mode = largestMode(body.modes);
       return mode ? areaOf(mode) : 0;
     };
     return size(b) - size(a);
@@ -72,7 +64,7 @@ export function sessionOf(workspace: Workspace, choice: SessionChoice): Session 
     wholeRig(workspace, lastRig())?.lens ??
     workspace.lenses[0];
   if (!body || !lens) return null;
-  const mode = body.modes.find((m) => m.id === choice.modeId) ?? largestMode(body);
+  const mode = body.modes.find((m) => m.id === choice.modeId) ?? largestMode(body.modes);
   if (!mode) return null;
   const rig = chosen && { ...chosen, mode };
   const shots = shotList(lens, choice.withClose);

@@ -29,6 +29,9 @@ const Row = styled.div<{ $pictured: boolean }>`
   grid-template-columns: repeat(auto-fill, minmax(196px, 1fr));
   flex-wrap: wrap;
   gap: 6px;
+  @media ${PHONE} {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
 `;
 
 /* Chosen by its notch and weight first, by its colour second. */

@@ -1,12 +1,19 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Autocomplete, Dialog, DialogTrigger, Input, SearchField } from 'react-aria-components';
+import {
+  Autocomplete,
+  Button,
+  Dialog,
+  DialogTrigger,
+  Input,
+  SearchField,
+} from 'react-aria-components';
 import styled from 'styled-components';
 import { oneLine } from '../theme/type';
 import { fieldLook, labelLook, Trigger, type ChoiceLook, type Look } from './choiceLook';
 import { OptionList } from './OptionList';
-import { chooseOr, searchOf, withOtherwise, type ManyOptions, type Otherwise } from './options';
+import { searchOf, type ManyOptions, type Otherwise } from './options';
 import { Sheet } from './surfaces';
 import { WholeName } from './WholeName';
 
@@ -47,6 +54,26 @@ const More = styled.p`
   color: var(--muted);
 `;
 
+/* Stands below the list, in sight however long that is. */
+const Foot = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  padding: 7px 12px;
+  border-top: 1px solid var(--line);
+  font-size: 12px;
+  color: var(--muted);
+`;
+
+const Act = styled(Button)`
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--amber);
+  font-weight: 600;
+  cursor: pointer;
+`;
+
 /* The list scrolls, and what is sought stays in sight. */
 const Place = styled(Sheet)`
   display: flex;
@@ -82,16 +109,22 @@ function Search({ label, many, chosen, onChoose, otherwise }: SearchProps) {
       <Found>
         <OptionList
           aria-label={label}
-          groups={withOtherwise(groups, otherwise)}
+          groups={groups}
           selectionMode="single"
           selectedKeys={chosen === null ? [] : [chosen]}
-          onAction={(key) => chooseOr(String(key), onChoose, otherwise)}
+          onAction={(key) => onChoose(String(key))}
         />
         {groups.length === 0 && <More role="status">Nothing here has these words.</More>}
         {more > 0 && (
           <More>and {more.toLocaleString('en')} more: a word or a figure narrows them.</More>
         )}
       </Found>
+      {otherwise && (
+        <Foot>
+          {otherwise.question}
+          <Act onPress={otherwise.act}>{otherwise.label}</Act>
+        </Foot>
+      )}
     </Autocomplete>
   );
 }

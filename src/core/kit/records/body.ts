@@ -54,6 +54,15 @@ export const modeSchema = record('mode', {
 });
 export type Mode = Static<typeof modeSchema>;
 
+/** Sensor area a mode reads, mm². */
+export const areaOf = (mode: Mode): number => mode.widthMm * mode.heightMm;
+
+/** The mode that shows most of the halo: the largest read-out, stills before video. */
+export const largestMode = (modes: readonly Mode[]): Mode | undefined =>
+  modes.toSorted(
+    (a, b) => areaOf(b) - areaOf(a) || Number(b.use === 'stills') - Number(a.use === 'stills'),
+  )[0];
+
 /** A mode over the whole of a 36x24 sensor at 24 MP. */
 export const FRESH_MODE: Omit<Mode, 'id'> = {
   name: 'Stills',

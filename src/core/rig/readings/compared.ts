@@ -1,5 +1,5 @@
 /** Rigs beside each other: rows by what is asked, what differs in words, and whether it is a rig for photo or video. */
-import type { Mode } from '../../kit/records/body';
+import { largestMode, type Mode } from '../../kit/records/body';
 import { cleanMegapixels } from '../../frame/pipeline';
 import { cropFactor } from '../../optics/crop';
 import { lightStopsOfFactor, stopsBetweenFNumbers } from '../../optics/stops';
@@ -202,13 +202,9 @@ export function differenceWords(first: Beside, other: Beside): string {
 /** A frame rate that reads less of the sensor than another mode does, by more than this, is a crop. */
 const SAME_WIDTH = 1.02;
 
-const areaOf = (mode: Mode): number => mode.widthMm * mode.heightMm;
-const widest = (modes: readonly Mode[]): Mode | undefined =>
-  modes.toSorted((a, b) => areaOf(b) - areaOf(a))[0];
-
 /** Megapixels of stills within the accepted circle, in the largest stills mode; null without one. */
 function stillsLeft(rig: Rig): number | null {
-  const mode = widest(rig.body.modes.filter((m) => m.use === 'stills'));
+  const mode = largestMode(rig.body.modes.filter((m) => m.use === 'stills'));
   if (!mode) return null;
   const { frame, coverage } = evaluate({
     ...rig,
@@ -222,7 +218,7 @@ function stillsLeft(rig: Rig): number | null {
 function forcedCrops(modes: readonly Mode[], full: Mode): string[] {
   const rates = [...new Set(modes.map((m) => m.framesPerSecond ?? 0))].toSorted((a, b) => a - b);
   return rates.flatMap((rate) => {
-    const mode = widest(modes.filter((m) => m.framesPerSecond === rate));
+    const mode = largestMode(modes.filter((m) => m.framesPerSecond === rate));
     const crop = mode ? full.widthMm / mode.widthMm : 1;
     return crop > SAME_WIDTH ? [`${short(rate, 2)} fps crops ×${fixed(crop, 2)}`] : [];
   });
@@ -232,7 +228,7 @@ function forcedCrops(modes: readonly Mode[], full: Mode): string[] {
 export function photoOrVideo(rig: Rig): string {
   const stills = stillsLeft(rig);
   const videos = rig.body.modes.filter((m) => m.use === 'video');
-  const full = widest(videos);
+  const full = largestMode(videos);
   const words: string[] = [];
   words.push(stills === null ? 'no stills mode' : `stills ${megapixels(stills)} within the halo`);
   if (!full) words.push('no video mode');

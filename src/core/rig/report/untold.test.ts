@@ -55,7 +55,14 @@ describe('what nobody told', () => {
   });
 
   it('mounts nobody told leave the coverage as sure as it was, and say so', () => {
-    const { verdict, halo, surer } = reportOf({ cameraMountId: null, lensMountId: null });
+    const { verdict, halo, surer, fit } = reportOf({ cameraMountId: null, lensMountId: null });
+    expect(fit.register).toEqual({
+      errorMm: null,
+      longMm: null,
+      reachesInfinity: null,
+      farthestFocusM: null,
+    });
+    expect(reportOf({}).fit.register.reachesInfinity).toBe(true);
     expect(verdict.risk).toBeCloseTo(reportOf({}).verdict.risk, 9);
     expect(halo.evidence.doubts[0]).toMatch(/whether it goes together is not known/);
     expect(surer).toMatch(/mounts/);

@@ -4,6 +4,7 @@ import { isTold } from '../../kit/records/common';
 import { isFormatUntold } from '../../kit/records/lens';
 import { isAreaTold } from '../../kit/starter/quickBody';
 import { isOneFrame } from '../../kit/records/haloSample';
+import { areMountsTold } from '../mechanicalFit';
 import type { Rig } from '../rig';
 
 /** Of rigs with such a guess in them so many are otherwise than taken; an assumption. */
@@ -47,7 +48,7 @@ export function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
       'Find out which format the lens was made for; two test frames would tell even more.',
     ),
     ...guess(
-      !isTold(body, 'mountId') || !isTold(lens, 'mountId'),
+      !areMountsTold({ body, lens }),
       'nobody told which mounts these are: whether it goes together is not known',
       'Find out which mounts these are: the mount finder in the Kit helps.',
       false,
