@@ -129,7 +129,7 @@ describe('halo sweep', () => {
       .trim()
       .split('\n')
       .map((line) => JSON.parse(line) as { verdict: string });
-    expect(cells.length).toBe(8 * 12);
+    expect(cells.length).toBe(8 * 10);
     expect(new Set(cells.map((c) => c.verdict))).toContain('Clear');
   });
 
@@ -142,7 +142,17 @@ describe('halo sweep', () => {
       '--columns',
       'converter',
     );
-    expect(out).toMatch(/^4K centre, 100 fps nothing between/m);
+    expect(out).toMatch(/^4K centre, 100 fps plain 44\.00 to 18\.00 +Clear/m);
+    expect(out).toMatch(/extension 20 mm .* in focus to 0\.0\d m only$/m);
+  });
+});
+
+describe('halo sweep --windows', () => {
+  it('says where the zoom is Clear, at every aperture, and what would widen it', async () => {
+    const { out } = await halo('sweep', `${WORKSPACE}#wheel-house-wide`, '--windows');
+    expect(out).toMatch(/^At the aperture in use\s+Clear from 24 mm at f\/1\.8\.$/m);
+    expect(out).toMatch(/^f\/8\s+from 22\.9 mm; 18 to 22\.9 needs 18\.\d % of scale-up$/m);
+    expect(out).toMatch(/^Stabiliser off and locked\s+from 21\.4 mm$/m);
   });
 });
 

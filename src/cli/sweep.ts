@@ -1,14 +1,27 @@
-/** halo sweep: a rig over two of its axes, one JSON object a line. */
-import type { SweepAxis } from '@/core/sweep/sweep';
-import { stepsOf, sweep, SWEEP_AXES } from '@/core/sweep/sweep';
-import { badInput, readArgs, type Command } from './command';
-import { rigFrom } from './rigInput';
+/** halo sweep: a rig over two of its axes, a line a cell, or its windows in words. */
+import { findChains } from '@/core/rig/search/chains';
+import { sweepAnswer } from '@/core/sweep/answer';
+import { stepsOf, SWEEP_AXES, type SweepAxis } from '@/core/sweep/axes';
+import { sweep, type SweepCell } from '@/core/sweep/sweep';
+import { gapWords, spareWords, spotWords, sweepHeadline, whereClear } from '@/core/sweep/words';
 import { darknessWords } from '@/core/words/corners';
+import { badInput, readArgs, type Command, type Output, type Stream } from './command';
+import { rigFrom, type RigInput } from './rigInput';
 
 const usage =
-  'halo sweep RIG.json | WORKSPACE.json#rig-id [--rows aperture] [--columns focal] [--json]';
+  'halo sweep RIG.json | WORKSPACE.json#rig [--rows aperture] [--columns focal] [--windows] [--json]';
 
-const OPTIONS = { rows: { type: 'string' }, columns: { type: 'string' } } as const;
+const OPTIONS = {
+  rows: { type: 'string' },
+  columns: { type: 'string' },
+  windows: { type: 'boolean' },
+} as const;
+
+interface Values {
+  rows?: string;
+  columns?: string;
+  windows?: boolean;
+}
 
 function axisFrom(text: string | undefined, name: string, fallback: SweepAxis): SweepAxis {
   if (text === undefined) return fallback;
@@ -17,29 +30,66 @@ function axisFrom(text: string | undefined, name: string, fallback: SweepAxis): 
   return axis;
 }
 
+/** What may stand between lens and body, the rig's own train first. */
+function chainsFor({ rig, kit }: RigInput) {
+  const own = rig.parts.map((p) => p.id).join('/');
+  const others = findChains(rig.lens, rig.body, kit, rig.mounts, 2)
+    .chains.map((c) => c.parts)
+    .filter((parts) => parts.map((p) => p.id).join('/') !== own);
+  return [rig.parts, ...others];
+}
+
+/** Without the rig itself, which its settings and ids tell. */
+const cellLine = ({ rig: _, ...cell }: SweepCell) => cell;
+
+function* lines(cells: Iterable<SweepCell>) {
+  for (const cell of cells) yield cellLine(cell);
+}
+
+function windowsOf({ rig }: RigInput): Output {
+  const { now, byAperture, widest, roomiest, widenings } = sweepAnswer(rig);
+  return {
+    json: { now, byAperture, widest, roomiest, widenings },
+    rows: [
+      ['At the aperture in use', `${sweepHeadline(rig.lens, now)}.`],
+      ...byAperture.map((w): [string, string] => [
+        w.label,
+        [whereClear(w), ...w.gaps.map(gapWords)].join('; '),
+      ]),
+      ...(widest ? [['Widest Clear', `${spotWords(widest)}, ${spareWords(widest)}`] as const] : []),
+      ...(roomiest
+        ? [['Most to spare', `${spotWords(roomiest)}, ${spareWords(roomiest)}`] as const]
+        : []),
+      ...widenings.map((w): [string, string] => [w.words, whereClear(w.windows)]),
+    ],
+  };
+}
+
+function matrixOf(input: RigInput, { rows, columns }: Values): Stream {
+  const rowAxis = axisFrom(rows, '--rows', 'aperture');
+  const columnAxis = axisFrom(columns, '--columns', 'focal');
+  if (rowAxis === columnAxis) throw badInput('--rows and --columns must be two different axes.');
+  const { rig } = input;
+  const chains = chainsFor(input);
+  const cells = sweep(rig, stepsOf(rig, rowAxis, { chains }), stepsOf(rig, columnAxis, { chains }));
+  return {
+    lines: lines(cells),
+    row: (line) => {
+      const { row, column, verdict, worstCornerStops, cannot } = line as Omit<SweepCell, 'rig'>;
+      const head = `${row.padEnd(16)} ${column.padEnd(16)}`;
+      return cannot === null
+        ? `${head} ${(verdict ?? '').padEnd(8)} ${darknessWords(worstCornerStops, 2)}`
+        : `${head} –        ${cannot}`;
+    },
+  };
+}
+
 export const sweepCommand: Command = {
   usage,
   async run(args) {
     const { values, positionals } = readArgs(args, OPTIONS);
-    const { rows, columns } = values as { rows?: string; columns?: string };
-    const { rig } = await rigFrom(positionals, usage);
-    const rowAxis = axisFrom(rows, '--rows', 'aperture');
-    const columnAxis = axisFrom(columns, '--columns', 'focal');
-    if (rowAxis === columnAxis) throw badInput('--rows and --columns must be two different axes.');
-    const chains = [rig.parts, []];
-    const cells = sweep(rig, stepsOf(rig, rowAxis, chains), stepsOf(rig, columnAxis, chains));
-    return {
-      lines: cells,
-      row: (cell) => {
-        const { row, column, verdict, worstCornerStops } = cell as {
-          row: string;
-          column: string;
-          verdict: string;
-          worstCornerStops: number | null;
-        };
-        const corner = darknessWords(worstCornerStops, 2);
-        return `${row.padEnd(14)} ${column.padEnd(14)} ${verdict.padEnd(8)} ${corner}`;
-      },
-    };
+    const asked = values as Values;
+    const input = await rigFrom(positionals, usage);
+    return asked.windows ? windowsOf(input) : matrixOf(input, asked);
   },
 };

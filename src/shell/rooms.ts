@@ -1,5 +1,5 @@
 /** The rooms, in the order in which people work: each told once, for the bar, the keys, the page and its title. */
-import { Backpack, Ruler, Telescope, type LucideIcon } from 'lucide-react';
+import { Backpack, LayoutGrid, Ruler, Telescope, type LucideIcon } from 'lucide-react';
 
 export interface RoomInfo {
   path: `/${string}`;
@@ -36,6 +36,19 @@ export const ROOMS = {
       'Ways out mend a bad verdict: rest on one to see it on the stage, press it to take it.',
       'Press any figure for its formula, what went into it and how it is known.',
       'Compare puts rigs side by side; Start from what I know asks about gear not in the kit.',
+    ],
+  },
+  sweep: {
+    path: '/sweep',
+    name: 'Sweep',
+    key: 'S',
+    icon: LayoutGrid,
+    help: [
+      'The rig over any two of its settings: each frame is what the stage would show there.',
+      'The curve is the circle of corners you accept; where it passes a mode’s line, frames turn whole.',
+      'The windows stand right, with exact ends, and what the gaps between them would need.',
+      'Press a frame for its figures; Enter puts the rig on the Bench set that way.',
+      'Hold another lens, body or train against it, and save the sheet as a table or a picture.',
     ],
   },
   measure: {

@@ -3,6 +3,7 @@ import type { CameraDoor } from './camera.worker';
 import { openDoor } from './door';
 import type { LensfunDoor } from './lensfun.worker';
 import type { MeasureDoor } from './measure.worker';
+import type { SweepDoor } from './sweep.worker';
 import type { WaysDoor } from './ways.worker';
 
 const MODULE = { type: 'module' } as const;
@@ -15,6 +16,9 @@ export const openLensfun = () =>
 
 export const openMeasure = () =>
   openDoor<MeasureDoor>(() => new Worker(new URL('./measure.worker.ts', import.meta.url), MODULE));
+
+export const openSweep = () =>
+  openDoor<SweepDoor>(() => new Worker(new URL('./sweep.worker.ts', import.meta.url), MODULE));
 
 export const openWays = () =>
   openDoor<WaysDoor>(() => new Worker(new URL('./ways.worker.ts', import.meta.url), MODULE));

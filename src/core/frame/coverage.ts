@@ -78,6 +78,28 @@ export function isClearAt(
   return transmission >= HARD_TRANSMISSION && light >= 2 ** -limitStops;
 }
 
+/** So far below what is accepted that nobody asks how far, stops. */
+const FAR_BELOW = -20;
+
+/**
+ * Light to spare at the worst corner over the travel before the verdict is no longer Clear, stops; negative
+ * where it is not. Runs on without a jump, so that the place where it passes nought can be sought.
+ */
+export function spareStopsAt(
+  halo: Halo,
+  frame: FrameSize,
+  travel: Travel,
+  limitStops: number,
+): number {
+  const { transmission, light } = lightAt(halo, worstCornerRadius(frame, halo.centre, travel));
+  if (light <= 0) return FAR_BELOW;
+  const spare = Math.min(
+    Math.log2(light) + limitStops,
+    Math.log2(transmission / HARD_TRANSMISSION),
+  );
+  return Math.max(FAR_BELOW, spare);
+}
+
 /** Darkness at each corner, stops; null where no light comes. */
 export type CornerStops = [
   tl: number | null,

@@ -1,5 +1,8 @@
 /** The normal distribution. */
 
+/** Standard deviations to either side that hold nine of ten; standard tables. */
+export const NINETY_SIGMAS = 1.645;
+
 /** Standard normal distribution function, the share below `z`; Abramowitz and Stegun 26.2.17, error below 1e-7. */
 export function normalShare(z: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(z));

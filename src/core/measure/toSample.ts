@@ -8,6 +8,7 @@ import {
 } from '../kit/records/haloSample';
 import { openFNumberAt, type Lens } from '../kit/records/lens';
 import { clamp } from '../maths/clamp';
+import { NINETY_SIGMAS } from '../maths/normal';
 import type { FrameLight, HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
@@ -33,8 +34,6 @@ export interface SampleFrame extends FrameLight {
   unseenToMm: number | null;
 }
 
-/** Ends of a 90 % interval lie so many standard deviations from the middle. */
-const NINETY_SIGMAS = 1.645;
 /** Joint and single fits err each in part. */
 const DISAGREEMENT_SHARE = 0.5;
 /** One frame leaves the edge unsure by this share of it; found on lenses traced by rays (docs/optics.md, measuring). */

@@ -25,7 +25,9 @@ export function cornerWords(darkness: number | null): string {
 /** The same as a figure with its unit: "−1.3 stops", or "black". */
 export function darknessWords(darkness: number | null, digits = 1): string {
   const lit = notBlack(darkness);
-  return lit === null ? 'black' : `−${stopsWords(lit, digits)}`;
+  if (lit === null) return 'black';
+  const words = stopsWords(lit, digits);
+  return Number(fixed(lit, digits)) === 0 ? words : `−${words}`;
 }
 
 /** How much a corner's light changes over a movement; null where it goes black and back. */

@@ -10,7 +10,9 @@ import { evaluate } from '@/core/rig/report/evaluate';
 import { lensOffers } from '@/core/rig/search/offers';
 import { waysOut } from '@/core/rig/search/waysOut';
 import { explain, READINGS } from '@/core/rig/readings/why';
-import { apertureSteps, focalSteps, sweep } from '@/core/sweep/sweep';
+import { sweepAnswer } from '@/core/sweep/answer';
+import { apertureSteps, focalSteps } from '@/core/sweep/axes';
+import { sweep } from '@/core/sweep/sweep';
 import { demoRig } from '../../../tests/support/demo';
 import { readingGroups } from './readingRows';
 import { ringRibbon, ringSpecs } from './rings';
@@ -32,9 +34,12 @@ function figuresOf(id: string) {
       shown: ring.words(ring.value),
       stretches: ringRibbon(rig, ring),
     })),
-    sweep: [...sweep(rig, apertureSteps(rig), focalSteps(rig, 5))].map(
-      (c) => `${c.row} ${c.column}: ${c.verdict} ${c.worstCornerStops?.toFixed(4) ?? 'no light'}`,
+    sweep: [...sweep(rig, apertureSteps(rig), focalSteps(rig, 5))].map((c) =>
+      c.cannot === null
+        ? `${c.row} ${c.column}: ${c.verdict ?? ''} ${c.worstCornerStops?.toFixed(4) ?? 'no light'}`
+        : `${c.row} ${c.column}: ${c.cannot}`,
     ),
+    windows: sweepAnswer(rig),
     lenses: lensOffers(rig, tideMill.lenses).map(
       (o) => `${o.record.id}: ${o.grade} ${o.reasons.join(', ')}`,
     ),

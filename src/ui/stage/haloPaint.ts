@@ -29,6 +29,24 @@ function lightColour(light: number, theme: Theme): string {
   return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
 }
 
+/** A place along a halo's radius, 0..1 of `reachMm`, and the colour of the light there. */
+export interface LightStop {
+  share: number;
+  colour: string;
+}
+
+/** The halo's light out to `reachMm` in so many steps, closer together toward the edge. */
+export const lightStops = (
+  halo: Halo,
+  reachMm: number,
+  theme: Theme,
+  samples = SAMPLES,
+): LightStop[] =>
+  Array.from({ length: samples + 1 }, (_, i) => {
+    const share = 1 - (1 - i / samples) ** 2;
+    return { share, colour: lightColour(lightAt(halo, share * reachMm).light, theme) };
+  });
+
 /** Radial gradient of the halo about its centre, in px. */
 function haloGradient(
   context: CanvasRenderingContext2D,
@@ -51,11 +69,8 @@ function haloGradient(
     y,
     Math.max(0.01, reachMm * view.pxPerMm),
   );
-  for (let i = 0; i <= SAMPLES; i += 1) {
-    // Closer together toward the edge, where the light changes fastest.
-    const share = 1 - (1 - i / SAMPLES) ** 2;
-    gradient.addColorStop(share, lightColour(lightAt(halo, share * reachMm).light, theme));
-  }
+  for (const { share, colour } of lightStops(halo, reachMm, theme))
+    gradient.addColorStop(share, colour);
   return gradient;
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
 import type { Rig } from '../rig';
 import { evaluate } from './evaluate';
-import { frameOf, isClear, setUp, verdictOf } from './setUp';
+import { deliveredOf, isClear, setUp, verdictOf } from './setUp';
 
 const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 20, transmission: 0.9 });
 
@@ -103,7 +103,7 @@ describe('the halo on the sensor', () => {
 
 describe('the frame a rig delivers', () => {
   it('is the read-out less stabilisation crop, digital zoom and scale-up, in the delivered aspect', () => {
-    const frame = frameOf(
+    const frame = deliveredOf(
       plainRig({ settings: { cropId: 'active', digitalZoom: 1.5, postScale: 2, aspect: 2 } }),
     );
     expect(frame.linearCrop).toBeCloseTo(1.1 * 1.5 * 2, 9);
@@ -113,7 +113,7 @@ describe('the frame a rig delivers', () => {
   });
 
   it('is narrowed by the squeeze of an anamorphic lens', () => {
-    const frame = frameOf(plainRig({ lens: { squeeze: 2 }, settings: { aspect: 2.4 } }));
+    const frame = deliveredOf(plainRig({ lens: { squeeze: 2 }, settings: { aspect: 2.4 } }));
     expect(frame.widthMm / frame.heightMm).toBeCloseTo(1.2, 9);
   });
 

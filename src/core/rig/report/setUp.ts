@@ -1,6 +1,6 @@
 /** What verdict and report both start from: the halo on the sensor, the frame it must cover, and the verdict alone. */
-import { isClearAt, judge, type Verdict } from '../../frame/coverage';
-import { NO_TRAVEL, scaleUp, type Travel } from '../../frame/geometry';
+import { isClearAt, judge, spareStopsAt, type Verdict } from '../../frame/coverage';
+import { NO_TRAVEL, scaleUp, worstCornerRadius, type Travel } from '../../frame/geometry';
 import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
 import type { Setting } from '../../halo/focus';
 import { predictHalo } from '../../halo/predict';
@@ -28,7 +28,7 @@ export function travelOf({ settings, body, mode }: Rig): Travel {
 }
 
 /** The frame a rig delivers. */
-export const frameOf = (rig: Rig): DeliveredFrame =>
+export const deliveredOf = (rig: Rig): DeliveredFrame =>
   deliveredFrame(rig.mode, {
     aspect: rig.settings.aspect,
     digitalZoom: rig.settings.digitalZoom,
@@ -81,7 +81,7 @@ export function setUp(rig: Rig): Setup {
   return {
     setting,
     halo: moved(haloBehind(parts, bare, fNumber, mounts), shiftOf(rig)),
-    delivered: frameOf(rig),
+    delivered: deliveredOf(rig),
     travel: travelOf(rig),
   };
 }
@@ -107,4 +107,20 @@ export function scaleUpOf(rig: Rig): number | null {
 export function isClear(rig: Rig): boolean {
   const { halo, delivered, travel } = setUp(rig);
   return isClearAt(halo, delivered, travel, limitStops(rig.judgement));
+}
+
+/** Light to spare at the worst corner before the verdict is no longer Clear, stops; negative where it is not. */
+export function spareStopsOf(rig: Rig): number {
+  const { halo, delivered, travel } = setUp(rig);
+  return spareStopsAt(halo, delivered, travel, limitStops(rig.judgement));
+}
+
+/** The radius within which a corner is accepted, and how far the worst one stands from the centre; mm. */
+export function reachOf(rig: Rig): { acceptedMm: number; cornerMm: number; halo: Halo } {
+  const { halo, delivered, travel } = setUp(rig);
+  return {
+    acceptedMm: acceptedRadius(halo, limitStops(rig.judgement)),
+    cornerMm: worstCornerRadius(delivered, halo.centre, travel),
+    halo,
+  };
 }

@@ -5,7 +5,7 @@ import { isZoom, openFNumberAt } from '../../kit/records/lens';
 import { isFront, magnifies, type Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { quickPart } from '../../kit/starter/quickPart';
-import { frameOf, isClear, scaleUpOf } from '../report/setUp';
+import { deliveredOf, isClear, scaleUpOf } from '../report/setUp';
 import { diagonalMm } from '../../optics/formats';
 import { jointProblems } from '../joints';
 import { whereBeginning } from '../../maths/rootFinding';
@@ -162,7 +162,7 @@ const setting = (rig: Rig, kind: WayKind, words: string, settings: Partial<RigSe
 
 /** Whether a setting makes the delivered frame another one. */
 function changesFrame(rig: Rig, settings: Partial<RigSettings>): boolean {
-  const [before, after] = [frameOf(rig), frameOf(turned(rig, settings))];
+  const [before, after] = [deliveredOf(rig), deliveredOf(turned(rig, settings))];
   return (
     Math.abs(before.widthMm - after.widthMm) > 0.01 ||
     Math.abs(before.heightMm - after.heightMm) > 0.01

@@ -4,7 +4,7 @@ import type { School } from '../../kit/records/judgement';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { apertureValue } from '../../optics/apertures';
-import { frameOf, isClear, lightOf } from '../report/setUp';
+import { deliveredOf, isClear, lightOf } from '../report/setUp';
 import { fitOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import {
@@ -46,7 +46,7 @@ export interface Way {
 /** What the picture is before or after: the measures the price is told in. */
 function measures(rig: Rig): { light: number; view: number; pixels: number; height: number } {
   const light = lightOf(rig);
-  const delivered = frameOf(rig);
+  const delivered = deliveredOf(rig);
   const { lens, settings } = rig;
   const speed = -apertureValue(settings.fNumber);
   return {

@@ -1,0 +1,174 @@
+import { describe, expect, it } from 'vitest';
+import { tideMill } from '../demo/tideMill';
+import { demoRig, turned } from '../../../tests/support/demo';
+import { plainRig, plainLens } from '../../../tests/support/plainRig';
+import { evaluate } from '../rig/report/evaluate';
+import { isClear, spareStopsOf, verdictOf } from '../rig/report/setUp';
+import { clearShare, sweepAnswer } from './answer';
+import { apertureSteps } from './axes';
+import { coverageCurve } from './curve';
+import { gapWords, spotWords, sweepHeadline, whereClear } from './words';
+import { zoomWindows } from './zoomWindows';
+
+const rig = demoRig('wheel-house-wide');
+
+describe('the windows of a zoom', () => {
+  const answer = sweepAnswer(rig);
+
+  it('are where the Bench says Clear, step by fine step, at every aperture', () => {
+    const { lens } = rig;
+    for (const [i, step] of apertureSteps(rig).entries()) {
+      const windows = answer.byAperture[i];
+      expect(windows?.label).toBe(step.label);
+      const fNumber = step.asked.settings?.fNumber ?? lens.openFNumberWide;
+      for (let k = 0; k <= 500; k += 1) {
+        const focalMm = lens.focalMinMm * (lens.focalMaxMm / lens.focalMinMm) ** (k / 500);
+        const at = turned(rig, { focalMm, fNumber });
+        if (Math.abs(spareStopsOf(at)) < 1e-3) continue;
+        const inside = windows?.windows.some((w) => w.from <= focalMm && focalMm <= w.to);
+        expect(inside, `${step.label} ${focalMm}`).toBe(verdictOf(at).kind === 'Clear');
+      }
+    }
+  });
+
+  it('a gap is mended by the scale-up it names, and by no less', () => {
+    const [gap] = answer.now.gaps;
+    expect(gap?.scaleUp).toBeGreaterThan(1);
+    for (let k = 0; k <= 60; k += 1) {
+      const focalMm = gap!.from + ((gap!.to - gap!.from) * k) / 60;
+      expect(isClear(turned(rig, { focalMm, postScale: gap!.scaleUp! * 1.001 }))).toBe(true);
+    }
+    const least = turned(rig, { focalMm: gap!.from, postScale: gap!.scaleUp! * 0.995 });
+    expect(isClear(least)).toBe(false);
+  });
+
+  it('the sweet spots are Clear, and no wider view or greater margin is found by steps', () => {
+    const { widest, roomiest } = answer;
+    expect(isClear(turned(rig, widest!))).toBe(true);
+    for (const step of apertureSteps(rig)) {
+      const fNumber = step.asked.settings?.fNumber ?? rig.lens.openFNumberWide;
+      expect(isClear(turned(rig, { focalMm: widest!.focalMm - 0.15, fNumber }))).toBe(false);
+      for (let focalMm = 18; focalMm <= 35; focalMm += 0.5) {
+        const { coverage, verdict } = evaluate(turned(rig, { focalMm, fNumber }));
+        if (verdict.kind === 'Clear')
+          expect(coverage.acceptedMarginMm).toBeLessThan(roomiest!.marginMm + 0.08);
+      }
+    }
+  });
+
+  it('what would widen it does, by as much as it says', () => {
+    expect(answer.widenings.length).toBeGreaterThan(2);
+    for (const { change, windows, share } of answer.widenings) {
+      expect(share).toBeGreaterThan(clearShare(answer.now));
+      const [first] = windows.windows;
+      const at = (focalMm: number) => isClear(turned(rig, { ...change, focalMm }));
+      expect(at(first!.from * 1.002)).toBe(true);
+      if (first!.from > rig.lens.focalMinMm) expect(at(first!.from * 0.998)).toBe(false);
+    }
+  });
+
+  it('every demo rig has an answer that agrees with its verdict', () => {
+    for (const { id } of tideMill.rigs) {
+      const of = demoRig(id);
+      const { now } = sweepAnswer(of);
+      const inside = now.windows.some(
+        (w) => w.from <= of.settings.focalMm && of.settings.focalMm <= w.to,
+      );
+      expect(inside, id).toBe(verdictOf(of).kind === 'Clear');
+    }
+  });
+});
+
+describe('a zoom narrow in its middle', () => {
+  const [sample] = plainLens().halo;
+  const at = (focalMm: number, edgeRadiusMm: number) => ({
+    ...sample!,
+    id: `${focalMm}`,
+    focalMm,
+    front: { edgeRadiusMm, softnessMm: 0.5 },
+  });
+  const zoom = plainRig({
+    lens: { focalMinMm: 20, focalMaxMm: 80, halo: [at(20, 24), at(40, 20), at(80, 24)] },
+  });
+  const answer = sweepAnswer(zoom);
+
+  it('has two windows and the gap between them', () => {
+    expect(answer.now.windows).toHaveLength(2);
+    expect(answer.now.gaps).toHaveLength(1);
+    expect(whereClear(answer.now)).toMatch(/^to \d+(\.\d)? and from \d+(\.\d)? mm$/);
+    const [gap] = answer.now.gaps;
+    // The corner of 36x24 stands at 21.63 mm; in the middle the circle reaches about 20.
+    expect(gap?.scaleUp).toBeGreaterThan(1.06);
+    expect(gap?.scaleUp).toBeLessThan(1.1);
+    expect(gapWords(gap!)).toMatch(/^\d+(\.\d)? to \d+(\.\d)? needs \d\.\d % of scale-up$/);
+  });
+
+  it('a slow one takes an aperture on part of its range alone', () => {
+    const slow = plainRig({
+      lens: { ...zoom.lens, openFNumberWide: 3.5, openFNumberLong: 5.6 },
+    });
+    const f4 = apertureSteps(slow).find((s) => s.label === 'f/4');
+    const windows = zoomWindows(slow, f4!);
+    expect(windows?.span.from).toBe(20);
+    // f/4 of 3.5-5.6 over 20-80: 80 · (20/80)^(1 - log(4/3.5)/log(1.6)) = 29.65 mm.
+    expect(windows?.span.to).toBeCloseTo(29.65, 1);
+    const fast = plainRig({ lens: { openFNumberWide: 3.5, openFNumberLong: 3.5 } });
+    expect(zoomWindows(fast, { ...f4!, asked: { settings: { fNumber: 2 } } })).toBeNull();
+  });
+});
+
+describe('in words', () => {
+  const span = { from: 18, to: 35 };
+  it.each([
+    [[], 'nowhere'],
+    [[span], 'at every focal length'],
+    [[{ from: 23.57, to: 35 }], 'from 23.6 mm'],
+    [[{ from: 18, to: 22 }], 'to 22 mm'],
+    [
+      [
+        { from: 19, to: 22 },
+        { from: 30, to: 35 },
+      ],
+      'from 19 to 22 and from 30 mm',
+    ],
+  ])('%j is Clear %s', (windows, words) => {
+    expect(whereClear({ windows, span })).toBe(words);
+  });
+
+  it('the headline says where and at which aperture', () => {
+    expect(sweepHeadline(rig.lens, sweepAnswer(rig).now)).toBe('Clear from 24 mm at f/1.8');
+    expect(spotWords({ focalMm: 24, fNumber: 2.8284, marginMm: 1 })).toBe('24 mm at f/2.8');
+    const prime = demoRig('lamplight');
+    expect(sweepHeadline(prime.lens, sweepAnswer(prime).now)).toBe('Not Clear at f/1.4');
+  });
+});
+
+describe('the coverage curve', () => {
+  it('passes the line of the mode where the window ends', () => {
+    const curve = coverageCurve(rig, 'focal');
+    const own = curve.needed.find((n) => n.isOwn)!;
+    const { from } = sweepAnswer(rig).now.windows[0]!;
+    const before = curve.points.findLast((p) => p.at < from * 0.999)!;
+    const after = curve.points.find((p) => p.at > from * 1.001)!;
+    expect(before.acceptedMm).toBeLessThan(own.diameterMm + 0.01);
+    expect(after.acceptedMm).toBeGreaterThan(own.diameterMm - 0.01);
+  });
+
+  it('has its band about it and its samples on it', () => {
+    const { points, marks } = coverageCurve(rig, 'focal');
+    for (const p of points) {
+      expect(p.lowMm).toBeLessThan(p.acceptedMm);
+      expect(p.highMm).toBeGreaterThan(p.acceptedMm);
+    }
+    expect(marks.length).toBe(rig.lens.halo.length);
+    expect(points.some((p) => Math.abs(p.at - marks[1]!.at) < 1e-9)).toBe(true);
+  });
+
+  it('of a prime runs over its apertures', () => {
+    const { points, marks, along } = coverageCurve(demoRig('lamplight'), 'aperture');
+    expect(along).toBe('aperture');
+    expect(points[0]?.at).toBeCloseTo(1.4, 6);
+    expect(points.at(-1)?.at).toBeCloseTo(16, 6);
+    expect(marks.length).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,140 @@
+/** What a sweep along zoom and aperture says: the windows, the sweet spot, and what would widen them. */
+import { ASPECTS } from '../frame/aspects';
+import type { RigSettings } from '../kit/records/rigRecord';
+import { reachOf, spareStopsOf } from '../rig/report/setUp';
+import { turned, type Rig } from '../rig/rig';
+import { fWords } from '../words/figures';
+import { apertureSteps, askedOf, type SweepStep } from './axes';
+import { zoomPlaces, zoomWindows, type ZoomWindows } from './zoomWindows';
+
+/** A setting of zoom and aperture. */
+export interface Spot {
+  focalMm: number;
+  fNumber: number;
+  /** Accepted radius less the worst corner's, mm. */
+  marginMm: number;
+}
+
+export interface Widening {
+  words: string;
+  change: Partial<RigSettings>;
+  /** Where along the zoom it would be Clear at the aperture in use. */
+  windows: ZoomWindows;
+  /** Share of the zoom, in octaves, that is Clear. */
+  share: number;
+}
+
+export interface SweepAnswer {
+  /** At the aperture the rig is set to. */
+  now: ZoomWindows;
+  /** At every aperture of the lens, the widest first. */
+  byAperture: ZoomWindows[];
+  /** The widest view that is Clear, at the aperture that leaves it most; null where none is. */
+  widest: Spot | null;
+  /** The setting with the most margin; null where none is Clear. */
+  roomiest: Spot | null;
+  widenings: Widening[];
+}
+
+/** The aperture in use as a step. */
+export function apertureInUse({ settings }: Rig): SweepStep {
+  const { fNumber } = settings;
+  return {
+    axis: 'aperture',
+    label: fWords(fNumber, fNumber < 10 ? 1 : 0),
+    mark: fWords(fNumber, 1),
+    value: fNumber,
+    asked: { settings: { fNumber } },
+  };
+}
+
+/** Share of a zoom's octaves that is Clear; 1 or 0 for a prime. */
+export function clearShare({ windows, span }: ZoomWindows): number {
+  const octaves = Math.log(span.to / span.from);
+  if (octaves === 0) return windows.length > 0 ? 1 : 0;
+  return windows.reduce((sum, w) => sum + Math.log(w.to / w.from), 0) / octaves;
+}
+
+const spotAt = (rig: Rig): Spot => {
+  const { acceptedMm, cornerMm } = reachOf(rig);
+  const { focalMm, fNumber } = rig.settings;
+  return { focalMm, fNumber, marginMm: acceptedMm - cornerMm };
+};
+
+/** The roomier of two spots. */
+const roomier = (a: Spot | null, b: Spot): Spot => (a === null || b.marginMm > a.marginMm ? b : a);
+
+/** Ends of windows are Clear to a hair; a figure that is dialled must be. */
+const FOCAL_STEP = 10;
+const dialled = (focalMm: number): number => Math.ceil(focalMm * FOCAL_STEP - 1e-6) / FOCAL_STEP;
+
+function spotsOf(rig: Rig, apertures: readonly SweepStep[], byAperture: readonly ZoomWindows[]) {
+  const at = (focalMm: number, aperture: SweepStep) =>
+    askedOf(turned(rig, { focalMm }), [aperture]);
+  const clearAt = (focalMm: number, spots: Spot | null): Spot | null =>
+    apertures.reduce((best, aperture) => {
+      const { rig: set, cannot } = at(focalMm, aperture);
+      return cannot === null && spareStopsOf(set) >= 0 ? roomier(best, spotAt(set)) : best;
+    }, spots);
+  const shortest = Math.min(...byAperture.flatMap((w) => w.windows.map(({ from }) => from)));
+  if (!Number.isFinite(shortest)) return { widest: null, roomiest: null };
+  const { focalMinMm: min, focalMaxMm: max } = rig.lens;
+  const widest = clearAt(Math.min(max, dialled(shortest)), null) ?? clearAt(shortest, null);
+  const roomiest = zoomPlaces(rig, { from: min, to: max }).reduce<Spot | null>(
+    (best, x) => clearAt(Math.min(max, Math.max(min, Math.exp(x))), best),
+    widest,
+  );
+  return { widest, roomiest };
+}
+
+/** Scale-ups in post people think of first. */
+const SCALE_UPS = [1.05, 1.1];
+/** Less than so much more of the zoom is no widening. */
+const WORTH_SHARE = 0.01;
+const MOST_WIDENINGS = 5;
+
+function widenings(rig: Rig, now: ZoomWindows): Widening[] {
+  const { settings, body } = rig;
+  const ideas: { words: string; change: Partial<RigSettings> }[] = [
+    ...(settings.stabiliser && body.sensorTravel !== null
+      ? [{ words: 'Stabiliser off and locked', change: { stabiliser: false } }]
+      : []),
+    ...SCALE_UPS.map((scale) => ({
+      words: `Scale up ${Math.round((scale - 1) * 100)} % in post`,
+      change: { postScale: settings.postScale * scale },
+    })),
+    ...ASPECTS.filter((a) => a.aspect !== settings.aspect).map(({ name, aspect }) => ({
+      words: `Deliver ${name}`,
+      change: { aspect },
+    })),
+  ];
+  const already = clearShare(now);
+  return ideas
+    .flatMap(({ words, change }) => {
+      const changed = turned(rig, change);
+      const windows = zoomWindows(changed, apertureInUse(changed));
+      if (!windows) return [];
+      const share = clearShare(windows);
+      return share > already + WORTH_SHARE ? [{ words, change, windows, share }] : [];
+    })
+    .toSorted((a, b) => b.share - a.share)
+    .slice(0, MOST_WIDENINGS);
+}
+
+/** Everything a sweep along zoom and aperture says of a rig as it is set otherwise. */
+export function sweepAnswer(rig: Rig): SweepAnswer {
+  const apertures = apertureSteps(rig);
+  const byAperture = apertures.flatMap((step) => zoomWindows(rig, step) ?? []);
+  const now = zoomWindows(rig, apertureInUse(rig)) ?? {
+    label: apertureInUse(rig).label,
+    span: { from: rig.settings.focalMm, to: rig.settings.focalMm },
+    windows: [],
+    gaps: [],
+  };
+  return {
+    now,
+    byAperture,
+    ...spotsOf(rig, apertures, byAperture),
+    widenings: widenings(rig, now),
+  };
+}

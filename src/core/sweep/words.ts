@@ -1,0 +1,54 @@
+/** What a sweep says, in words. */
+import { isZoom, type Lens } from '../kit/records/lens';
+import type { Window } from '../maths/windows';
+import { fWords, mm, scaleUpWords, short } from '../words/figures';
+import type { Spot } from './answer';
+import type { Gap, ZoomWindows } from './zoomWindows';
+
+/** A focal length as it is read off a barrel: "23.6", "200". */
+const focal = (value: number): string => short(value, value < 100 ? 1 : 0);
+
+/** Two ends as one window reads: "23.6–35". */
+export const spanWords = ({ from, to }: Window): string =>
+  focal(from) === focal(to) ? focal(from) : `${focal(from)}–${focal(to)}`;
+
+const listed = (parts: readonly string[]): string =>
+  parts.length < 2
+    ? (parts[0] ?? '')
+    : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
+
+/** Where a zoom is Clear: "from 23.6 to 29 and from 33 mm", "at every focal length", "nowhere". */
+export function whereClear({ windows, span }: Pick<ZoomWindows, 'windows' | 'span'>): string {
+  if (windows.length === 0) return 'nowhere';
+  const ends = windows.map(({ from, to }) => {
+    const [atStart, atEnd] = [from <= span.from, to >= span.to];
+    if (atStart && atEnd) return 'at every focal length';
+    if (atStart) return `to ${focal(to)}`;
+    return atEnd ? `from ${focal(from)}` : `from ${focal(from)} to ${focal(to)}`;
+  });
+  const words = listed(ends);
+  return words.startsWith('at every') ? words : `${words} mm`;
+}
+
+/** What a gap would need: "29 to 33 needs 4.0 % of scale-up". */
+export const gapWords = ({ from, to, scaleUp }: Gap): string => {
+  const where = focal(from) === focal(to) ? `${focal(from)} mm` : `${focal(from)} to ${focal(to)}`;
+  return scaleUp === null
+    ? `${where}: no scale-up mends it`
+    : `${where} needs ${scaleUpWords(scaleUp)} of scale-up`;
+};
+
+/** The answer in one sentence: "Clear from 23.6 mm at f/1.8." */
+export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
+  if (!isZoom(lens))
+    return now.windows.length > 0 ? `Clear at ${now.label}` : `Not Clear at ${now.label}`;
+  if (now.windows.length === 0) return `Nowhere Clear at ${now.label}`;
+  return `Clear ${whereClear(now)} at ${now.label}`;
+}
+
+/** A setting as it is dialled: "24 mm at f/2". */
+export const spotWords = ({ focalMm, fNumber }: Spot): string =>
+  `${focal(focalMm)} mm at ${fWords(fNumber, fNumber < 10 ? 1 : 0)}`;
+
+/** What it leaves: "0.9 mm to spare". */
+export const spareWords = ({ marginMm }: Spot): string => `${mm(Math.max(0, marginMm))} to spare`;

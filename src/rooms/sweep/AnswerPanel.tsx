@@ -1,0 +1,234 @@
+'use client';
+import styled from 'styled-components';
+import { isZoom, type Lens } from '@/core/kit/records/lens';
+import type { RigSettings } from '@/core/kit/records/rigRecord';
+import { fitOf, fitProblem } from '@/core/rig/mechanicalFit';
+import { evaluate } from '@/core/rig/report/evaluate';
+import type { Rig } from '@/core/rig/rig';
+import type { SweepAnswer, Spot } from '@/core/sweep/answer';
+import type { SweepCell } from '@/core/sweep/sweep';
+import {
+  gapWords,
+  spanWords,
+  spareWords,
+  spotWords,
+  sweepHeadline,
+  whereClear,
+} from '@/core/sweep/words';
+import type { ZoomWindows } from '@/core/sweep/zoomWindows';
+import { cornerWords } from '@/core/words/corners';
+import { riskWords } from '@/core/words/risk';
+import { ActingButton } from '@/ui/controls/Buttons';
+import { VerdictMark } from '@/ui/marks/VerdictMark';
+import { engraved, PHONE } from '@/ui/theme/type';
+
+const Panel = styled.aside`
+  border-left: 1px solid var(--line);
+  padding: 14px 16px 24px;
+  overflow: auto;
+  h2 {
+    font-size: 20px;
+    line-height: 1.2;
+    font-weight: 650;
+    text-wrap: balance;
+  }
+  h3 {
+    margin-top: 16px;
+    padding-bottom: 3px;
+    border-bottom: 1px solid var(--line);
+    font-size: 13px;
+    font-weight: 650;
+    color: var(--muted);
+  }
+  @media ${PHONE} {
+    border: 0;
+    border-top: 1px solid var(--line);
+    overflow: visible;
+  }
+`;
+
+const Muted = styled.p`
+  margin-top: 4px;
+  color: var(--muted);
+`;
+
+const Trouble = styled.p`
+  margin-top: 6px;
+  color: var(--clipped);
+`;
+
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 12px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+  > :last-child {
+    ${engraved}
+    text-align: right;
+  }
+`;
+
+const Act = styled.button`
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  &:hover {
+    color: var(--amber);
+  }
+`;
+
+const ThisCell = styled.div`
+  display: flex;
+  gap: 10px;
+  margin-top: 8px;
+`;
+
+/** Windows of one aperture as figures: "23.6–35", or none. */
+const windowFigures = (lens: Lens, { windows }: ZoomWindows): string => {
+  if (!isZoom(lens)) return windows.length > 0 ? 'Clear' : 'not Clear';
+  return windows.length === 0 ? 'none' : windows.map(spanWords).join(', ');
+};
+
+/** Apertures after one another that say the same stand in one line. */
+function merged(lens: Lens, list: readonly ZoomWindows[]): { label: string; figures: string }[] {
+  const lines: { first: string; last: string; figures: string }[] = [];
+  for (const windows of list) {
+    const figures = windowFigures(lens, windows);
+    const before = lines.at(-1);
+    if (before?.figures === figures) before.last = windows.label;
+    else lines.push({ first: windows.label, last: windows.label, figures });
+  }
+  return lines.map(({ first, last, figures }) => ({
+    label: first === last ? first : `${first} to ${last}`,
+    figures,
+  }));
+}
+
+function SpotLine({ what, spot, spare = '' }: { what: string; spot: Spot; spare?: string }) {
+  return (
+    <Line>
+      <span>{what}</span>
+      <span>
+        {spotWords(spot)}
+        {spare && <Muted as="span"> {spare}</Muted>}
+      </span>
+    </Line>
+  );
+}
+
+interface CellPanelProps {
+  cell: SweepCell;
+  onOpen: () => void;
+}
+
+function CellPanel({ cell, onOpen }: CellPanelProps) {
+  if (cell.verdict === null)
+    return (
+      <Muted>
+        {cell.column}, {cell.row}: cannot be set, {cell.cannot}.
+      </Muted>
+    );
+  const { verdict, coverage, halo } = evaluate(cell.rig);
+  return (
+    <>
+      <ThisCell>
+        <VerdictMark kind={verdict.kind} />
+        <div>
+          <p>
+            {cell.column}, {cell.row}: {verdict.kind}
+          </p>
+          <Muted>
+            Corners {coverage.cornerStops.map(cornerWords).join(', ')}; risk{' '}
+            {riskWords(verdict.risk)}, {halo.evidence.kind}.
+          </Muted>
+        </div>
+      </ThisCell>
+      <ActingButton style={{ paddingLeft: 0 }} onPress={onOpen}>
+        Put it on the Bench
+      </ActingButton>
+    </>
+  );
+}
+
+interface AnswerPanelProps {
+  /** The rig of the frame in hand, or as it is set. */
+  rig: Rig;
+  /** Null while it is being worked out; 'lost' where the worker broke. */
+  answer: SweepAnswer | null | 'lost';
+  cell: SweepCell | null;
+  onOpen: () => void;
+  onChange: (words: string, change: Partial<RigSettings>) => void;
+}
+
+/** What the sweep says: the answer, the windows, the sweet spot, what would widen it, and the frame in hand. */
+export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanelProps) {
+  const { lens } = rig;
+  const problem = fitProblem(fitOf(rig, rig.settings.fNumber));
+  const isLost = answer === 'lost';
+  const known = isLost ? null : answer;
+  return (
+    <Panel aria-label="What the sweep says">
+      <h2 data-testid="sweep-answer" aria-live="polite">
+        {known ? sweepHeadline(lens, known.now) : isLost ? 'Not worked out' : 'Working it out…'}
+      </h2>
+      {problem && (
+        <Trouble role="alert">
+          {problem.words}: {problem.sentence} What stands here is for if it went together.
+        </Trouble>
+      )}
+      {isLost && (
+        <Muted role="alert">The search broke off; turning anything starts it again.</Muted>
+      )}
+      {known?.now.gaps.map((gap) => (
+        <Muted key={gap.from}>{gapWords(gap)}.</Muted>
+      ))}
+      {known && (
+        <>
+          <h3>Windows by aperture</h3>
+          <ul>
+            {merged(lens, known.byAperture).map(({ label, figures }) => (
+              <Line key={label}>
+                <span>{label}</span>
+                <span>{figures}</span>
+              </Line>
+            ))}
+          </ul>
+          {known.widest && known.roomiest && (
+            <>
+              <h3>Sweet spot</h3>
+              <ul>
+                {isZoom(lens) && <SpotLine what="Widest Clear" spot={known.widest} />}
+                <SpotLine
+                  what="Roomiest"
+                  spot={known.roomiest}
+                  spare={spareWords(known.roomiest)}
+                />
+              </ul>
+            </>
+          )}
+          {known.widenings.length > 0 && (
+            <>
+              <h3>What would widen it</h3>
+              <ul>
+                {known.widenings.map(({ words, change, windows }) => (
+                  <Line key={words}>
+                    <Act type="button" onClick={() => onChange(words, change)}>
+                      {words}
+                    </Act>
+                    <span>{isZoom(lens) ? whereClear(windows) : 'Clear'}</span>
+                  </Line>
+                ))}
+              </ul>
+            </>
+          )}
+        </>
+      )}
+      <h3>This frame</h3>
+      {cell ? <CellPanel cell={cell} onOpen={onOpen} /> : <Muted>Press a frame.</Muted>}
+    </Panel>
+  );
+}

@@ -1,0 +1,111 @@
+'use client';
+import { useMemo } from 'react';
+import styled from 'styled-components';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { isMissing } from '@/core/rig/rig';
+import { RigChoice } from '@/gear/GearChoice';
+import { rigOptions } from '@/gear/options';
+import { RoomFrame } from '@/shell/RoomFrame';
+import { RoomHeader } from '@/shell/RoomHeader';
+import { ROOMS } from '@/shell/rooms';
+import { ShellParts } from '@/shell/ShellParts';
+import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
+import { LineButton, MainLink } from '@/ui/controls/Buttons';
+import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
+import { OpenSheet } from './OpenSheet';
+import { useSweep } from './useSweep';
+
+const RigPlace = styled.div`
+  flex: 1;
+  min-width: 0;
+`;
+
+const SHORTCUTS = [
+  { keys: 'arrows', does: 'from frame to frame, on the sheet' },
+  { keys: 'Enter', does: 'put the frame in hand on the Bench' },
+  { keys: 'c', does: 'corner stops under the frames, or none' },
+  { keys: 'x', does: 'turn the sheet over: down becomes across' },
+];
+const NO_KEYS = {};
+
+function EmptySweep({ shell }: { shell: Shell }) {
+  const { files } = shell;
+  useShellKeys(shell, NO_KEYS);
+  return (
+    <EmptyPlace>
+      <h1>No rig to sweep yet</h1>
+      <p>A sweep looks over every setting of a rig: put one together first, or look at the demo.</p>
+      <FirstActs>
+        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
+        <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
+        <LineButton onPress={files.open}>Open a workspace file</LineButton>
+      </FirstActs>
+    </EmptyPlace>
+  );
+}
+
+function Lacking({ shell, missing }: { shell: Shell; missing: string }) {
+  useShellKeys(shell, NO_KEYS);
+  return (
+    <EmptyPlace>
+      <h1>This rig lacks its {missing}</h1>
+      <p>It was deleted from the kit, or never came with the file. Choose another on the Bench.</p>
+      <FirstActs>
+        <MainLink href={ROOMS.bench.path}>To the Bench</MainLink>
+      </FirstActs>
+    </EmptyPlace>
+  );
+}
+
+function OpenSweep({ workspace }: { workspace: Workspace }) {
+  const shell = useShell(workspace);
+  const sweeping = useSweep(workspace);
+  const { record, rig, chooseRig } = sweeping;
+  const tools = useMemo(
+    () =>
+      record && (
+        <RigPlace>
+          <RigChoice
+            bare
+            groups={[rigOptions(workspace.rigs)]}
+            chosen={record.id}
+            onChoose={chooseRig}
+          />
+        </RigPlace>
+      ),
+    [workspace.rigs, record, chooseRig],
+  );
+  return (
+    <>
+      <RoomHeader room="sweep" keys={shell.keys} fileActions={shell.fileActions}>
+        {tools}
+      </RoomHeader>
+      {record && rig ? (
+        isMissing(rig) ? (
+          <Lacking shell={shell} missing={rig.missing} />
+        ) : (
+          <OpenSheet
+            key={record.id}
+            workspace={workspace}
+            shell={shell}
+            sweeping={sweeping}
+            record={record}
+            rig={rig}
+          />
+        )
+      ) : (
+        <EmptySweep shell={shell} />
+      )}
+      <ShellParts room="sweep" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+    </>
+  );
+}
+
+/** Sweep: a rig over its settings, as a sheet of frames. */
+export function SweepRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
+  return (
+    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
+      {(workspace) => <OpenSweep workspace={workspace} />}
+    </RoomFrame>
+  );
+}

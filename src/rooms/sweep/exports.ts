@@ -1,0 +1,123 @@
+/** A sweep's sheet as files. */
+import { AXIS_WORDS } from '@/core/sweep/axes';
+import type { SweepStep } from '@/core/sweep/axes';
+import type { SweepCell } from '@/core/sweep/sweep';
+import { verdictPaths } from '@/ui/marks/verdictPaths';
+import type { Theme } from '@/ui/theme/themeScript';
+import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
+import { cellLight } from './paintCells';
+
+const escaped = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
+
+/** Colours as they stand in the page, for a file that has no page. */
+export interface Inks {
+  ground: string;
+  ink: string;
+  muted: string;
+  verdicts: Readonly<Record<'Clear' | 'Shaded' | 'Clipped' | 'Keyhole', string>>;
+}
+
+export function inksOfPage(): Inks {
+  const style = getComputedStyle(document.documentElement);
+  const of = (name: string) => style.getPropertyValue(name).trim();
+  return {
+    ground: of('--ground'),
+    ink: of('--ink'),
+    muted: of('--muted'),
+    verdicts: {
+      Clear: of('--clear'),
+      Shaded: of('--shaded'),
+      Clipped: of('--clipped'),
+      Keyhole: of('--keyhole'),
+    },
+  };
+}
+
+export interface SheetOfCells {
+  title: string;
+  rows: readonly SweepStep[];
+  columns: readonly SweepStep[];
+  cells: readonly SweepCell[];
+}
+
+const TITLE_PX = 34;
+const MARGIN_PX = 14;
+const PICTURE_PX = 1100;
+
+/** The sheet as an SVG picture that stands alone: frames, halos, verdicts by shape, and their words. */
+export function sweepSvg(sheet: SheetOfCells, inks: Inks, theme: Theme): string {
+  const { rows, columns, cells } = sheet;
+  const layout = matrixLayout(cells, rows.length, columns.length, {
+    availablePx: PICTURE_PX,
+    labelPx: 96,
+    showFigures: true,
+  });
+  const width = layout.widthPx + 2 * MARGIN_PX;
+  const height = layout.heightPx + HEAD_PX + TITLE_PX + 2 * MARGIN_PX;
+  const text = (x: number, y: number, words: string, anchor = 'middle', fill = inks.muted) =>
+    `<text x="${x}" y="${y}" text-anchor="${anchor}" fill="${fill}" font-size="12">${escaped(words)}</text>`;
+  const heads = columns.map((step, i) =>
+    text(layout.labelPx + (i + 0.5) * layout.columnPx, HEAD_PX - 8, step.label),
+  );
+  const names = rows.map((step, i) =>
+    text(0, HEAD_PX + (i + 0.5) * layout.rowPx - FIGURE_PX / 2 + 4, step.label, 'start'),
+  );
+  const frames = cells.map((cell, i) => {
+    const [row, column] = [Math.floor(i / columns.length), i % columns.length];
+    const box = frameBox(cell, row, column, layout);
+    const below = box.y + box.h + 12;
+    const middle = box.x + box.w / 2;
+    if (cell.verdict === null) return text(middle, box.y + box.h / 2, '–');
+    const light = cellLight(cell, [row, column], layout, theme);
+    const stops = (light?.stops ?? []).map(
+      ({ share, colour }) => `<stop offset="${share.toFixed(4)}" stop-color="${colour}"/>`,
+    );
+    const gradient = light
+      ? `<radialGradient id="halo-${i}" gradientUnits="userSpaceOnUse" cx="${light.x}" cy="${light.y}" r="${light.radiusPx}">${stops.join('')}</radialGradient>`
+      : '';
+    const outline = verdictPaths(cell.verdict, box).map(
+      ({ d, isDotted }) =>
+        `<path d="${d}" fill="none" stroke="${inks.verdicts[cell.verdict ?? 'Clear']}" stroke-width="1.6"${isDotted ? ' stroke-dasharray="1.6 1.8"' : ''}/>`,
+    );
+    return `${gradient}<rect x="${box.x}" y="${box.y}" width="${box.w}" height="${box.h}" fill="url(#halo-${i})"/>${outline.join('')}${text(middle, below, cell.verdict)}`;
+  });
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="Archivo, Helvetica, Arial, sans-serif">`,
+    `<rect width="${width}" height="${height}" fill="${inks.ground}"/>`,
+    `<g transform="translate(${MARGIN_PX} ${MARGIN_PX})">`,
+    `<text y="16" fill="${inks.ink}" font-size="15" font-weight="650">${escaped(sheet.title)}</text>`,
+    `<g transform="translate(0 ${TITLE_PX})">`,
+    ...heads,
+    ...names,
+    `<g transform="translate(0 ${HEAD_PX})">`,
+    ...frames,
+    '</g></g></g></svg>',
+  ].join('\n');
+}
+
+/** What the sheet is about, for its heading. */
+export const sheetTitle = (
+  name: string,
+  axes: { rows: keyof typeof AXIS_WORDS; columns: keyof typeof AXIS_WORDS },
+): string => `${name}: ${AXIS_WORDS[axes.rows]} down, ${AXIS_WORDS[axes.columns]} across`;
+
+const PNG_SCALE = 2;
+
+/** An SVG picture as PNG, twice its size. */
+export async function pngOf(svg: string): Promise<Blob> {
+  const picture = new Image();
+  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
+  try {
+    picture.src = url;
+    await picture.decode();
+    const canvas = document.createElement('canvas');
+    canvas.width = picture.naturalWidth * PNG_SCALE;
+    canvas.height = picture.naturalHeight * PNG_SCALE;
+    canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+    const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
+    if (!blob) throw new Error('the picture could not be made');
+    return blob;
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+}
