@@ -1,5 +1,5 @@
 /** A workspace file against what is here, and in its place or beside it. */
-import sameValue from 'fast-deep-equal';
+import { sameValue } from '@/core/kit/records/schema';
 import {
   TABLE_NAMES,
   type TableName,

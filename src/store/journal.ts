@@ -1,6 +1,6 @@
 /** Every change goes through here, checked, whole or not at all, and can be taken back. */
+import { sameValue } from '@/core/kit/records/schema';
 import type { IndexableTypeArray } from 'dexie';
-import sameValue from 'fast-deep-equal';
 import type { Problem } from '@/core/words/problem';
 import {
   RECORD_TABLES,

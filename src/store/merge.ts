@@ -2,8 +2,7 @@
  * A change made while looking at one state of a record, brought to another state of it: what was changed is
  * changed there, all else stays as it has become. Lists of records with ids are taken record by record.
  */
-import sameValue from 'fast-deep-equal';
-import { isJson } from '@/core/kit/records/schema';
+import { isJson, ownField, sameValue } from '@/core/kit/records/schema';
 
 export interface Merged {
   value: unknown;
@@ -29,7 +28,8 @@ interface WithId {
 const hasIds = (value: unknown): value is WithId[] =>
   Array.isArray(value) && value.every((item) => isJson(item) && typeof item.id === 'string');
 
-const field = (value: unknown, key: string): unknown => (isJson(value) ? value[key] : undefined);
+const field = (value: unknown, key: string): unknown =>
+  isJson(value) ? ownField(value, key) : undefined;
 const item = (value: unknown, id: string): unknown =>
   hasIds(value) ? value.find((v) => v.id === id) : undefined;
 

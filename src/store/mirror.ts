@@ -2,8 +2,8 @@
  * The workspace as it is stored, held in memory: read once, then record by record as they change, in this tab
  * or another. What did not change stays the very same object.
  */
+import { sameValue } from '@/core/kit/records/schema';
 import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
-import sameValue from 'fast-deep-equal';
 import {
   TABLE_NAMES,
   type TableName,

@@ -173,6 +173,17 @@ describe('merging values', () => {
     );
   });
 
+  it('a field may be called what every object has', () => {
+    for (const name of ['toString', 'valueOf', 'constructor', 'hasOwnProperty']) {
+      const odd = { [name]: 0 };
+      expect(merged({}, odd, {})).toEqual({ value: odd, conflicts: [] });
+      expect(merged({ a: 1 }, { a: 2 }, { a: 1, [name]: 0 })).toEqual({
+        value: { a: 2, [name]: 0 },
+        conflicts: [],
+      });
+    }
+  });
+
   it('a part removed here and changed there is a conflict, and stays removed', () => {
     const seen = { list: [{ id: 'a', v: 1 }] };
     const met = merged(seen, { list: [] }, { list: [{ id: 'a', v: 2 }] });

@@ -37,6 +37,23 @@ export type JsonSchema = Json;
 export const isJson = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** Own field of a JSON object; never what every object has, though a file may call a field "toString". */
+export const ownField = (value: Json, key: string): unknown =>
+  Object.hasOwn(value, key) ? value[key] : undefined;
+
+/** Whether two JSON values say the same, whatever the order of their keys. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (Array.isArray(a) && Array.isArray(b))
+    return a.length === b.length && a.every((item, i) => sameValue(item, b[i]));
+  if (!isJson(a) || !isJson(b)) return a === b;
+  const keys = Object.keys(a);
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => Object.hasOwn(b, key) && sameValue(a[key], b[key]))
+  );
+}
+
 /** A number from `min` to `max`, both allowed. JSON Schema has no NaN or Infinity, so neither passes. */
 export const number = (min: number, max: number, extra: NumberOptions = {}): TNumber =>
   NumberOf({ minimum: min, maximum: max, ...extra });
