@@ -5,6 +5,7 @@ import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migratio
 import { SHAPE } from '@/core/kit/checks/generated/shape';
 import type { Judgement } from '@/core/kit/records/judgement';
 import { completed, type Json } from '@/core/kit/records/schema';
+import { RECORDS_VERSION } from '@/core/kit/records/version';
 import {
   DEFINITIONS,
   TABLE_NAMES,
@@ -111,6 +112,7 @@ const STORES: Readonly<Record<number, Readonly<Record<string, string>>>> = {
   },
   3: { markings: 'id', backups: '++id, at' },
   4: { measurements: 'id', grids: 'id, at' },
+  6: { jobs: 'id' },
 };
 
 /** Since these the records are as before, and how they are kept is not. */
@@ -194,6 +196,7 @@ export class HaloDatabase extends Dexie {
   declare rigs: Table<Records['rigs'], string>;
   declare markings: Table<Records['markings'], string>;
   declare measurements: Table<Records['measurements'], string>;
+  declare jobs: Table<Records['jobs'], string>;
   declare grids: Table<KeptGrid, string>;
   declare backups: EntityTable<Backup, 'id'>;
   declare backupTexts: Table<BackupText, number>;
@@ -226,7 +229,7 @@ export class HaloDatabase extends Dexie {
    */
   override open(): PromiseExtended<Dexie> {
     return Dexie.Promise.resolve(installedVersion(this.name)).then((version) => {
-      if (version <= APART * TENTHS) return super.open();
+      if (version <= Math.max(APART, RECORDS_VERSION) * TENTHS) return super.open();
       this.close();
       throw new Dexie.VersionError(`version ${version} is here`);
     });

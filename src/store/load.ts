@@ -13,6 +13,7 @@ export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
     markings: await db.markings.toArray(),
     rigs: await db.rigs.toArray(),
     measurements: await db.measurements.toArray(),
+    jobs: await db.jobs.toArray(),
     judgement: await readJudgement(db),
   }));
 

@@ -1,4 +1,5 @@
 import { bodyOf, type Body, type Mode, type StabilisationCrop } from '../kit/records/body';
+import { had } from './had';
 
 const crop = (
   id: string,
@@ -187,4 +188,4 @@ const told: readonly Parameters<typeof bodyOf>[0][] = [
   },
 ];
 
-export const bodies: Body[] = told.map(bodyOf);
+export const bodies: Body[] = told.map(had).map(bodyOf);

@@ -11,6 +11,7 @@ import {
   range,
   samples,
 } from './lensFacts';
+import { had } from './had';
 
 const told: readonly LensTold[] = [
   {
@@ -147,4 +148,4 @@ const told: readonly LensTold[] = [
   },
 ];
 
-export const cineAndOldLenses: Lens[] = told.map(lensOf);
+export const cineAndOldLenses: Lens[] = told.map(had).map(lensOf);

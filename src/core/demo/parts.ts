@@ -1,4 +1,5 @@
 import { NO_ELECTRONICS, type Electronics } from '../kit/records/common';
+import { had } from './had';
 import { partOf, type OwnRim, type Part, type PartTold } from '../kit/records/part';
 
 const base = { maker: 'Ninefold' };
@@ -184,4 +185,4 @@ const told: readonly PartTold[] = [
   },
 ];
 
-export const parts: Part[] = told.map(partOf);
+export const parts: Part[] = told.map(had).map(partOf);

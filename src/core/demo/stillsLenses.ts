@@ -11,6 +11,7 @@ import {
   range,
   samples,
 } from './lensFacts';
+import { had } from './had';
 
 const told: readonly LensTold[] = [
   {
@@ -191,4 +192,4 @@ const told: readonly LensTold[] = [
   },
 ];
 
-export const stillsLenses: Lens[] = told.map(lensOf);
+export const stillsLenses: Lens[] = told.map(had).map(lensOf);

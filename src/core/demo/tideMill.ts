@@ -6,6 +6,7 @@ import { DEFAULT_JUDGEMENT } from '../kit/records/judgement';
 import type { Workspace } from '../kit/records/workspace';
 import { bodies } from './bodies';
 import { cineAndOldLenses } from './cineAndOldLenses';
+import { jobs } from './jobs';
 import { markings } from './markings';
 import { mounts } from './mounts';
 import { parts } from './parts';
@@ -20,5 +21,6 @@ export const tideMill: Workspace = {
   rigs,
   markings,
   measurements: [],
+  jobs,
   judgement: DEFAULT_JUDGEMENT,
 };

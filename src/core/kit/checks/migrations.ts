@@ -76,6 +76,7 @@ export const MIGRATIONS: readonly Migration[] = [
   SOURCES,
   { to: 4, name: 'the log: measurements, and markings on barrels', records: {} },
   STEPS_TO_UNDO,
+  { to: 6, name: 'jobs, and how gear is to be had', records: {} },
 ];
 
 /** One record of a table of version `from` brought up to version `to`, by default today's. */

@@ -1,5 +1,6 @@
 /** Checks a schema cannot state: figures that contradict each other, ids that stand twice. */
 import type { Body } from '../records/body';
+import type { Job } from '../records/job';
 import type { Lens } from '../records/lens';
 import type { Part, PartKind } from '../records/part';
 import type { Problem } from '../../words/problem';
@@ -80,6 +81,23 @@ function bodyProblems(body: Body, say: Say): Problem[] {
   );
 }
 
+function jobProblems(job: Job, say: Say): Problem[] {
+  const { viewFromMm, viewToMm, shallowFNumber, deepFNumber } = job;
+  return [
+    ...(viewToMm < viewFromMm
+      ? [say('viewToMm', `its views end at ${viewToMm} mm, before they begin at ${viewFromMm} mm`)]
+      : []),
+    ...(shallowFNumber !== null && deepFNumber !== null && shallowFNumber < deepFNumber
+      ? [
+          say(
+            'deepFNumber',
+            `nothing is as shallow as f/${shallowFNumber} and as deep as f/${deepFNumber}`,
+          ),
+        ]
+      : []),
+  ];
+}
+
 /** Contradictions within one record. `at` is the record's own path. */
 export function recordProblems<T extends TableName>(
   table: T,
@@ -94,6 +112,7 @@ export function recordProblems<T extends TableName>(
   if (table === 'lenses') return lensProblems(value as Lens, say);
   if (table === 'parts') return partProblems(value as Part, say);
   if (table === 'bodies') return bodyProblems(value as Body, say);
+  if (table === 'jobs') return jobProblems(value as Job, say);
   return [];
 }
 

@@ -49,10 +49,17 @@ const names = (of: AsksText<'name' | 'maker'>): readonly ScalarField[] => [
   of.text('maker', 'Maker'),
 ];
 
-const money = (of: AsksNumber<'massG' | 'price' | 'priceNew'>): readonly NumberField[] => [
+interface AsksChoice<P extends string> {
+  choice: (path: P, label: string) => ScalarField;
+}
+
+const carried = (
+  of: AsksNumber<'massG' | 'price' | 'priceNew'> & AsksChoice<'availability'>,
+): readonly ScalarField[] => [
   of.number('massG', 'Mass', 'g'),
   of.number('price', 'Price, used'),
   of.number('priceNew', 'Price, new'),
+  of.choice('availability', 'How it is to be had'),
 ];
 
 const notes = (of: AsksText<'note' | 'licence'>): FieldGroup => ({
@@ -158,7 +165,7 @@ const LENSES: readonly FieldGroup[] = [
       lens.number('rearProtrusionMm', 'Rear glass behind the flange', 'mm'),
       lens.choice('apertureRing', 'Aperture ring'),
       lens.number('lengthMm', 'Length', 'mm'),
-      ...money(lens),
+      ...carried(lens),
       lens.flag('radioactive', 'Mildly radioactive glass'),
     ],
   },
@@ -235,7 +242,7 @@ const BODIES: readonly FieldGroup[] = [
       body.maybe('coverGlass', 'Cover glass', { fields: GLASS, fresh: FRESH_GLASS }),
     ],
   },
-  { title: 'In the bag', fields: money(body) },
+  { title: 'In the bag', fields: carried(body) },
   notes(body),
 ];
 
@@ -277,7 +284,7 @@ const PARTS: readonly FieldGroup[] = [
       part.number('clearDepthMm', 'Free depth for rear glass', 'mm'),
       part.number('helicoidMm', 'Helicoid runs out', 'mm'),
       part.number('shiftMm', 'Shifts to each side', 'mm'),
-      ...money(part),
+      ...carried(part),
     ],
   },
   contacts(part),

@@ -10,6 +10,7 @@ import {
   NOTE,
   plateSchema,
   PRICE,
+  HAD,
 } from './common';
 import {
   completed,
@@ -120,6 +121,8 @@ export const bodySchema = record('body', {
   /** Used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),
   priceNew: unknownOr(PRICE),
+  /** Whether it is at hand, rentable or to buy. */
+  availability: HAD,
   estimated: ESTIMATED,
   licence: LICENCE,
   note: NOTE,
@@ -165,6 +168,7 @@ export const bodyExample: Body = {
   massG: 620,
   price: 1200,
   priceNew: 1650,
+  availability: 'at hand',
   estimated: [],
   licence: '',
   note: '',

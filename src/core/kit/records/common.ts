@@ -1,5 +1,5 @@
 /** Facts shared by several kinds of record. */
-import { completed, flag, label, listOf, number, record, text, type Static } from './schema';
+import { completed, flag, label, listOf, number, oneOf, record, text, type Static } from './schema';
 
 export const ID = label(80);
 export const NAME = label(200);
@@ -10,6 +10,11 @@ export const NOTE = text(4000, { default: '' });
 export const LICENCE = text(400, { default: '' });
 export const MASS_G = number(1, 100_000);
 export const PRICE = number(0, 10_000_000);
+
+/** How gear can be had. */
+export const AVAILABILITY = ['at hand', 'rentable', 'to buy'] as const;
+export type Availability = (typeof AVAILABILITY)[number];
+export const HAD = oneOf([...AVAILABILITY, 'not told'], { default: 'not told' });
 
 /** Names of the fields of a record that nobody told: filled in with what is usual. */
 export const ESTIMATED = listOf(label(60), 60, { default: [] });

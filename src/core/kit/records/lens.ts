@@ -14,6 +14,7 @@ import {
   NAME,
   NOTE,
   PRICE,
+  HAD,
 } from './common';
 import { haloSampleExample, haloSampleSchema } from './haloSample';
 import { completed, flag, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
@@ -69,6 +70,8 @@ export const lensSchema = record('lens', {
   /** Price used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),
   priceNew: unknownOr(PRICE),
+  /** Whether it is at hand, rentable or to buy. */
+  availability: HAD,
   estimated: ESTIMATED,
   licence: LICENCE,
   halo: listOf(haloSampleSchema, 2000, { default: [] }),
@@ -148,6 +151,7 @@ export const lensExample: Lens = {
   radioactive: false,
   price: 420,
   priceNew: 780,
+  availability: 'at hand',
   estimated: [],
   licence: '',
   halo: [haloSampleExample],

@@ -11,6 +11,7 @@ import {
   NOTE,
   plateSchema,
   PRICE,
+  HAD,
 } from './common';
 import { FARTHEST_PUPIL_MM } from './haloSample';
 import { completed, number, oneOf, record, unknownOr, type Static } from './schema';
@@ -76,6 +77,8 @@ export const partSchema = record('part', {
   /** Used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),
   priceNew: unknownOr(PRICE),
+  /** Whether it is at hand, rentable or to buy. */
+  availability: HAD,
   estimated: ESTIMATED,
   note: NOTE,
 });
@@ -109,6 +112,7 @@ export const partExample: Part = {
   massG: 180,
   price: 240,
   priceNew: 390,
+  availability: 'at hand',
   estimated: [],
   note: '',
 };

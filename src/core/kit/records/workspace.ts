@@ -1,5 +1,6 @@
 /** The whole workspace as one value and one file. */
 import { bodyExample, bodySchema } from './body';
+import { jobExample, jobSchema } from './job';
 import { DEFAULT_JUDGEMENT, judgementSchema } from './judgement';
 import { lensExample, lensSchema } from './lens';
 import { markingExample, markingSchema } from './marking';
@@ -22,6 +23,7 @@ export const RECORD_SCHEMAS = {
   rigs: rigRecordSchema,
   markings: markingSchema,
   measurements: measurementSchema,
+  jobs: jobSchema,
 };
 
 /** The kinds of record a workspace holds, by table. */
@@ -38,6 +40,7 @@ export const TABLE_WORDS: Record<TableName, readonly [one: string, many: string]
   rigs: ['rig', 'rigs'],
   markings: ['marking', 'markings'],
   measurements: ['measurement', 'measurements'],
+  jobs: ['job', 'jobs'],
 };
 
 /** Schema definitions a file schema refers to, by table name. */
@@ -76,6 +79,7 @@ export const workspaceSchema = record(
     rigs: tableOf('rigs', 5000),
     markings: tableOf('markings', 1000),
     measurements: tableOf('measurements', 50_000),
+    jobs: tableOf('jobs', 1000),
     judgement: refTo('judgement', { default: {} }),
   },
   FILE_SCHEMA,
@@ -91,6 +95,7 @@ export const EMPTY_WORKSPACE: Workspace = {
   rigs: [],
   markings: [],
   measurements: [],
+  jobs: [],
   judgement: DEFAULT_JUDGEMENT,
 };
 
@@ -114,5 +119,6 @@ export const workspaceExample: WorkspaceFile = {
   rigs: [rigRecordExample],
   markings: [markingExample],
   measurements: [measurementExample],
+  jobs: [jobExample],
   judgement: DEFAULT_JUDGEMENT,
 };

@@ -8,5 +8,6 @@ export const lenses: ValidateFunction;
 export const parts: ValidateFunction;
 export const rigs: ValidateFunction;
 export const markings: ValidateFunction;
+export const jobs: ValidateFunction;
 export const measurements: ValidateFunction;
 export const judgement: ValidateFunction;
