@@ -1,11 +1,16 @@
 /** How fast the core answers, on one core. Bundled and run by npm run bench. */
-import { choose, type Job } from '../../src/core/choose/choose';
+import { choose } from '../../src/core/choose/choose';
+import { keep, nothingKept } from '../../src/core/choose/ranking';
 import { tideMill } from '../../src/core/demo/tideMill';
+import { jobOf } from '../../src/core/kit/records/job';
 import { openFNumberAt } from '../../src/core/kit/records/lens';
 import type { Workspace } from '../../src/core/kit/records/workspace';
 import { evaluate } from '../../src/core/rig/report/evaluate';
-import { verdictOf } from '../../src/core/rig/report/setUp';
+import { lightAt } from '../../src/core/halo/rims';
+import { setUp, verdictOf } from '../../src/core/rig/report/setUp';
 import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
+import { apertureSteps, focalSteps } from '../../src/core/sweep/axes';
+import { sweep } from '../../src/core/sweep/sweep';
 import { waysOut } from '../../src/core/rig/search/waysOut';
 
 const demoRigs = tideMill.rigs.flatMap((record) => {
@@ -51,18 +56,16 @@ function waysOutMs(): number {
   );
 }
 
-const JOB: Job = {
-  use: 'video',
+const JOB = jobOf({
+  id: 'bench',
+  name: 'bench',
   aspect: 16 / 9,
   pixelsAcross: 3800,
   framesPerSecond: 24,
-  focalFromMm: 18,
-  focalToMm: 120,
+  viewFromMm: 18,
+  viewToMm: 120,
   slowestTStop: 5.6,
-  stabilised: false,
-  mostMassG: null,
-  mostPrice: null,
-};
+});
 
 /** The demo's kit, repeated until it has at least so many combinations. */
 function largeKit(times: number): Workspace {
@@ -71,18 +74,36 @@ function largeKit(times: number): Workspace {
   return { ...tideMill, bodies: copies(tideMill.bodies), lenses: copies(tideMill.lenses) };
 }
 
-function chooseSpeed(): { combinations: number; seconds: number; firstMs: number } {
-  const kit = largeKit(29);
+/** So many combinations judged and kept as the screen keeps them, on one core. */
+function chooseSpeed(times: number, most: number) {
+  const kit = largeKit(times);
   const started = performance.now();
+  const kept = nothingKept();
   let firstMs = 0;
-  let combinations = 0;
-  for (const found of choose(kit, JOB)) {
-    if (!('candidate' in found)) continue;
-    combinations += 1;
-    if (firstMs === 0 && found.candidate.passes) firstMs = performance.now() - started;
-    if (combinations === 500_000) break;
+  for (const candidate of choose(kit, JOB)) {
+    if (candidate && keep(kept, candidate) && firstMs === 0) firstMs = performance.now() - started;
+    if (kept.judged === most) break;
   }
-  return { combinations, seconds: (performance.now() - started) / 1000, firstMs };
+  return { combinations: kept.judged, seconds: (performance.now() - started) / 1000, firstMs };
+}
+
+/** A sheet of 40 x 12 frames, its verdicts and its light, ms, best of several. */
+function sweepMs(): number {
+  const zoom = demoRigs.find((rig) => rig.lens.focalMaxMm > rig.lens.focalMinMm);
+  if (!zoom) return Number.NaN;
+  const columns = focalSteps(zoom, 40);
+  const rows = Array.from({ length: 12 }, (_, i) => apertureSteps(zoom)[i % 8]).flatMap(
+    (step) => step ?? [],
+  );
+  const once = (): number => {
+    const started = performance.now();
+    for (const { rig } of sweep(zoom, rows, columns)) {
+      const { halo } = setUp(rig);
+      for (let i = 0; i <= 24; i += 1) lightAt(halo, i);
+    }
+    return performance.now() - started;
+  };
+  return Math.min(...Array.from({ length: 12 }, once));
 }
 
 console.log(
@@ -90,6 +111,9 @@ console.log(
     evaluationsPerSecond: Math.round(best(evaluate)),
     verdictsPerSecond: Math.round(best(verdictOf)),
     waysOutMs: waysOutMs(),
-    choose: chooseSpeed(),
+    choose: chooseSpeed(29, 500_000),
+    chooseMany: chooseSpeed(82, 4_000_000),
+    heapMb: Math.round(process.memoryUsage().heapUsed / 1e6),
+    sweepMs: sweepMs(),
   }),
 );

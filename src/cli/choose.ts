@@ -1,6 +1,15 @@
-/** halo choose: which rigs of a workspace can do a job, one JSON object a line. */
-import { choose, type Candidate, type Job } from '@/core/choose/choose';
+/** halo choose: which rigs of a workspace can do a job, the best first. */
+import { choose } from '@/core/choose/choose';
+import type { Candidate } from '@/core/choose/candidate';
+import { passes } from '@/core/choose/candidate';
+import { coveragePlan } from '@/core/choose/plan';
+import { keep, nothingKept, together } from '@/core/choose/ranking';
+import { reasonOf, viewWords } from '@/core/choose/words';
 import { readWorkspace } from '@/core/exchange/workspaceJson';
+import { fullName } from '@/core/kit/records/body';
+import { AVAILABILITY } from '@/core/kit/records/common';
+import { jobOf, type Job } from '@/core/kit/records/job';
+import type { Workspace } from '@/core/kit/records/workspace';
 import {
   badInput,
   numberFrom,
@@ -13,71 +22,155 @@ import {
 import { readInput } from './input';
 
 const usage =
-  'halo choose WORKSPACE.json --from 24 --to 70 [--use video|stills] [--aspect 1.778] [--pixels 3840] [--fps 25] ' +
-  '[--t 2.8] [--stabilised] [--mass 2000] [--price 500] [--all] [--json]';
+  'halo choose WORKSPACE.json --job NAME | --from 24 --to 70 [--use video|stills] [--aspect 1.778] [--pixels 3840] [--fps 25] ' +
+  '[--t 2.8] [--shallow 2.8] [--deep 8] [--stabilised] [--autofocus] [--whole] [--scale 1.05] [--crops] [--mass 2000] [--price 500] ' +
+  '[--source "at hand,rentable"] [--known] [--all] [--plan] [--json]';
 
+const text = { type: 'string' } as const;
+const flag = { type: 'boolean' } as const;
 const OPTIONS = {
-  from: { type: 'string' },
-  to: { type: 'string' },
-  use: { type: 'string' },
-  aspect: { type: 'string' },
-  pixels: { type: 'string' },
-  fps: { type: 'string' },
-  t: { type: 'string' },
-  mass: { type: 'string' },
-  price: { type: 'string' },
-  stabilised: { type: 'boolean' },
-  all: { type: 'boolean' },
+  job: text,
+  from: text,
+  to: text,
+  use: text,
+  aspect: text,
+  pixels: text,
+  fps: text,
+  t: text,
+  shallow: text,
+  deep: text,
+  scale: text,
+  mass: text,
+  price: text,
+  source: text,
+  stabilised: flag,
+  autofocus: flag,
+  whole: flag,
+  crops: flag,
+  known: flag,
+  all: flag,
+  plan: flag,
 } as const;
 
-type Values = { [K in Exclude<keyof typeof OPTIONS, 'stabilised' | 'all'>]?: string } & {
-  stabilised?: boolean;
-  all?: boolean;
+type Flag = 'stabilised' | 'autofocus' | 'whole' | 'crops' | 'known' | 'all' | 'plan';
+type Values = { [K in Exclude<keyof typeof OPTIONS, Flag>]?: string } & {
+  [K in Flag]?: boolean;
 };
 
-function jobFrom(v: Values): Job {
+function sourcesFrom(value: string | undefined): Job['sources'] {
+  if (value === undefined) return [...AVAILABILITY];
+  return value.split(',').map((word) => {
+    const source = AVAILABILITY.find((a) => a === word.trim());
+    if (!source)
+      throw badInput(
+        `--source takes ${AVAILABILITY.join(', ')}; "${word.trim()}" is none of them.`,
+      );
+    return source;
+  });
+}
+
+/** The job told by options. */
+function jobOfOptions(v: Values): Job {
   const use = v.use ?? 'video';
   if (use !== 'video' && use !== 'stills')
     throw badInput(`--use is video or stills; it is "${use}".`);
-  const focalFromMm = requiredNumber(v.from, '--from', 1, 5000);
-  const focalToMm = requiredNumber(v.to, '--to', 1, 5000);
-  if (focalToMm < focalFromMm) throw badInput('--to must not be shorter than --from.');
-  return {
+  const viewFromMm = requiredNumber(v.from, '--from', 1, 5000);
+  const viewToMm = requiredNumber(v.to, '--to', 1, 5000);
+  if (viewToMm < viewFromMm) throw badInput('--to must not be shorter than --from.');
+  return jobOf({
+    id: 'asked',
+    name: 'asked',
     use,
     aspect: optionalNumber(v.aspect, '--aspect', 0.2, 6),
     pixelsAcross: v.pixels === undefined ? 0 : numberFrom(v.pixels, '--pixels', 0, 100_000),
     framesPerSecond: optionalNumber(v.fps, '--fps', 0.1, 100_000),
-    focalFromMm,
-    focalToMm,
-    slowestTStop: v.t === undefined ? 128 : numberFrom(v.t, '--t', 0.5, 128),
+    viewFromMm,
+    viewToMm,
+    wholeRange: v.whole ?? false,
+    slowestTStop: optionalNumber(v.t, '--t', 0.5, 128),
+    shallowFNumber: optionalNumber(v.shallow, '--shallow', 0.5, 128),
+    deepFNumber: optionalNumber(v.deep, '--deep', 0.5, 128),
     stabilised: v.stabilised ?? false,
-    mostMassG: optionalNumber(v.mass, '--mass', 0, 1_000_000),
-    mostPrice: optionalNumber(v.price, '--price', 0, 100_000_000),
-  };
+    autofocus: v.autofocus ?? false,
+    postScale: v.scale === undefined ? 1 : numberFrom(v.scale, '--scale', 1, 4),
+    crops: v.crops ?? false,
+    mostMassG: optionalNumber(v.mass, '--mass', 1, 100_000),
+    mostPrice: optionalNumber(v.price, '--price', 0, 10_000_000),
+    sources: sourcesFrom(v.source),
+    unknowns: v.known ? 'leave out' : 'keep',
+  });
+}
+
+function jobFrom(v: Values, { jobs }: Workspace): Job {
+  if (v.job === undefined) return jobOfOptions(v);
+  const wanted = v.job.toLowerCase();
+  const job = jobs.find((j) => j.id === v.job || j.name.toLowerCase() === wanted);
+  if (job) return job;
+  const names = jobs.map((j) => `"${j.name}"`).join(', ') || 'none';
+  throw badInput(`there is no job "${v.job}"; there are ${names}.`);
+}
+
+/** Names of gear by id, as they are said. */
+function namer({ bodies, lenses, parts }: Workspace) {
+  const names = new Map([...bodies, ...lenses, ...parts].map((r) => [r.id, fullName(r)]));
+  const modes = new Map(bodies.flatMap((b) => b.modes.map((m) => [`${b.id}/${m.id}`, m.name])));
+  return (c: Candidate): string =>
+    [
+      names.get(c.lensId) ?? c.lensId,
+      ...c.partIds.map((id) => names.get(id) ?? id),
+      `${names.get(c.bodyId) ?? c.bodyId}, ${modes.get(`${c.bodyId}/${c.modeId}`) ?? c.modeId}`,
+    ].join(' > ');
+}
+
+function planLines(workspace: Workspace, job: Job, found: ReturnType<typeof together>): string[] {
+  const plan = coveragePlan(found.passing, found.near, job);
+  if (!plan) return ['Nothing passes, so there is no plan.'];
+  const name = namer(workspace);
+  return [
+    ...plan.steps.map((s) => `${viewWords([s.views]).padEnd(16)} ${name(s.candidate)}`),
+    ...plan.gaps.map((gap, i) => {
+      const closer = plan.closers[i];
+      const closing = closer ? `${name(closer)} would close it` : 'nothing in the kit closes it';
+      return `${viewWords([gap]).padEnd(16)} open: ${closing}`;
+    }),
+  ];
 }
 
 export const chooseCommand: Command = {
   usage,
   async run(args) {
     const { values, positionals } = readArgs(args, OPTIONS);
+    const asked = values as Values;
     const [file, ...rest] = positionals;
     if (file === undefined || rest.length > 0) throw badInput(`name one workspace file: ${usage}`);
-    const job = jobFrom(values as Values);
     const workspace = readWorkspace(await readInput(file), file);
     if (!workspace.ok) throw refused(workspace.problems);
-    const all = (values as Values).all ?? false;
-    const found = choose(workspace.value, job);
-    const candidates = (function* (): Generator<Candidate> {
-      for (const item of found) {
-        if ('candidate' in item && (all || item.candidate.passes)) yield item.candidate;
-      }
-    })();
+    const job = jobFrom(asked, workspace.value);
+    const kept = nothingKept();
+    const every: Candidate[] = [];
+    for (const candidate of choose(workspace.value, job)) {
+      if (!candidate) continue;
+      keep(kept, candidate);
+      if (asked.all && !passes(candidate)) every.push(candidate);
+    }
+    const found = together([kept]);
+    if (asked.plan)
+      return {
+        lines: planLines(workspace.value, job, found),
+        row: (line) => String(line),
+      };
+    const name = namer(workspace.value);
+    const lines = [...found.passing, ...every].map((candidate) => ({
+      ...candidate,
+      rig: name(candidate),
+      passes: passes(candidate),
+      reason: reasonOf(candidate, job),
+    }));
     return {
-      lines: candidates,
+      lines,
       row: (line) => {
-        const c = line as Candidate;
-        const train = [c.lensId, ...c.partIds, `${c.bodyId}/${c.modeId}`].join(' > ');
-        return `${c.passes ? 'yes' : 'no '} ${train.padEnd(44)} ${c.reason}`;
+        const c = line as (typeof lines)[number];
+        return `${c.passes ? 'yes' : 'no '} ${c.rig.padEnd(72)} ${c.reason}`;
       },
     };
   },

@@ -34,40 +34,56 @@ export function peakBetween(of: (x: number) => number, low: number, high: number
   return fc > fd ? c : d;
 }
 
+/** A place and what the figure is there. */
+export interface Known {
+  x: number;
+  value: number;
+}
+
 /**
- * Stretches within `places` (rising, at least one) along which `of` is not negative, in order. It is asked at
- * every place; where a peak or a dip between three places may pass nought unseen, it is looked for. Between two
- * places the figure must have no more than one peak or dip.
+ * Stretches along which `of` is not negative, in order, among places (rising, at least one) where it is known: by
+ * its sign and about how far from nought; there it may be told in another measure. Where a peak or a dip between
+ * three places may pass nought unseen, it is looked for. Between two places the figure must have no more than one
+ * peak or dip.
  */
-export function windowsWhere(of: (x: number) => number, places: readonly number[]): Window[] {
-  const known = places.map((x) => ({ x, value: of(x) }));
-  const points = known.flatMap((point, i) => {
-    const [before, after] = [known[i - 1], known[i + 1]];
+export function windowsAmong(of: (x: number) => number, known: readonly Known[]): Window[] {
+  const points: Known[] = [];
+  known.forEach((point, i) => {
+    const [before, after] = [known[i - 1] ?? point, known[i + 1] ?? point];
+    if (!mayHideTurn(point, before, after)) {
+      points.push(point);
+      return;
+    }
     const sign = point.value >= 0 ? 1 : -1;
-    // Toward nought: a dip of what is above it, a peak of what is below.
-    const nearer = (other: typeof point | undefined) =>
-      other === undefined || (point.value - other.value) * sign <= 0;
-    const rise = Math.max(
-      Math.abs(point.value - (before ?? point).value),
-      Math.abs(point.value - (after ?? point).value),
-    );
-    if (!nearer(before) || !nearer(after) || Math.abs(point.value) > PEAK_SHARE * rise)
-      return [point];
-    const x = peakBetween((at) => -sign * of(at), (before ?? point).x, (after ?? point).x);
+    const x = peakBetween((at) => -sign * of(at), before.x, after.x);
     const found = { x, value: of(x) };
-    return x < point.x ? [found, point] : [point, found];
+    if (x < point.x) points.push(found, point);
+    else points.push(point, found);
   });
   return windowsThrough(of, points);
 }
 
+/** Whether a dip of what is above nought, or a peak of what is below, may pass nought about a point. */
+function mayHideTurn(point: Known, before: Known, after: Known): boolean {
+  const sign = point.value >= 0 ? 1 : -1;
+  const fromBefore = (before.value - point.value) * sign;
+  const fromAfter = (after.value - point.value) * sign;
+  if (fromBefore < 0 || fromAfter < 0) return false;
+  return Math.abs(point.value) <= PEAK_SHARE * Math.max(fromBefore, fromAfter);
+}
+
+/** The same where it is asked at every place. */
+export const windowsWhere = (of: (x: number) => number, places: readonly number[]): Window[] =>
+  windowsAmong(
+    of,
+    places.map((x) => ({ x, value: of(x) })),
+  );
+
 /** The stretches between places where the figure is known. */
-function windowsThrough(
-  of: (x: number) => number,
-  points: readonly { x: number; value: number }[],
-): Window[] {
+function windowsThrough(of: (x: number) => number, points: readonly Known[]): Window[] {
   const windows: Window[] = [];
   let from: number | null = null;
-  let last: { x: number; value: number } | null = null;
+  let last: Known | null = null;
   const holds = (x: number) => of(x) >= 0;
   for (const point of points) {
     if (point.value >= 0 && from === null)

@@ -14,9 +14,18 @@ import { extensionMm, haloBehind, shiftRangeMm, trainLight, type TrainLight } fr
  * How far the frame may move over the halo as the rig is set: with the sensor, and with the window of
  * electronic stabilisation within what its crop leaves.
  */
-export function travelOf({ settings, body, mode }: Rig): Travel {
-  const sensor = settings.stabiliser && body.sensorTravel ? body.sensorTravel : NO_TRAVEL;
-  const crop = mode.crops.find((c) => c.id === settings.cropId);
+export const travelOf = ({ settings, body, mode }: Rig): Travel =>
+  travelFor(body, mode, settings.stabiliser, settings.cropId);
+
+/** The same for a body and a mode, with the sensor stabiliser on or off and a stabilisation crop or none. */
+export function travelFor(
+  body: Rig['body'],
+  mode: Rig['mode'],
+  isStabilised: boolean,
+  cropId: string | null,
+): Travel {
+  const sensor = isStabilised && body.sensorTravel ? body.sensorTravel : NO_TRAVEL;
+  const crop = mode.crops.find((c) => c.id === cropId);
   if (!crop) return sensor;
   const slack = (1 - 1 / cropInForce(crop)) / 2;
   const y = sensor.shape === 'box' ? sensor.yMm : sensor.xMm;

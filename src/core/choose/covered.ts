@@ -1,0 +1,199 @@
+/** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
+import { spareStopsAt } from '../frame/coverage';
+import { scaleUp, worstCornerRadius, type Travel } from '../frame/geometry';
+import { keptIn } from '../maths/kept';
+import { peakBetween, windowsAmong, type Known, type Window } from '../maths/windows';
+import type { FrameSize } from '../optics/formats';
+import {
+  acceptedAt,
+  bestAt,
+  firstAperture,
+  haloAt,
+  type ApertureRange,
+  type BestAt,
+  type Covered,
+  type Reach,
+} from './reach';
+
+/** What has to be covered, and with what. */
+export interface Wanted {
+  /** The delivered frame without scale-up, and how far it moves. */
+  frame: FrameSize;
+  travel: Travel;
+  apertures: ApertureRange;
+  /** Engraved focal lengths that come into question, mm. */
+  span: Window;
+  /** Most scale-up in post, >= 1. */
+  mostScale: number;
+}
+
+/** A place along the zoom, log f; its number among those of the lens, or null between them. */
+interface Spot {
+  x: number;
+  place: number | null;
+}
+
+const scaled = ({ widthMm, heightMm }: FrameSize, scale: number): FrameSize => ({
+  widthMm: widthMm / scale,
+  heightMm: heightMm / scale,
+});
+
+/** Two places nearer than this, as a logarithm, are one. */
+const SAME_PLACE = 1e-9;
+
+/** Number of the first place that is not before `x`. */
+function placeFrom(places: readonly number[], x: number): number {
+  let place = 0;
+  while (place < places.length && (places[place] ?? 0) < x - SAME_PLACE) place += 1;
+  return place;
+}
+
+/** Places of the zoom within a span, with its ends. */
+function spotsWithin({ places }: Reach, span: Window): Spot[] {
+  const [from, to] = [Math.log(span.from), Math.log(span.to)];
+  const first = placeFrom(places, from);
+  const end = (x: number, place: number): Spot => {
+    const isPlace = Math.abs((places[place] ?? Infinity) - x) <= SAME_PLACE;
+    return { x, place: isPlace ? place : null };
+  };
+  const spots = [end(from, first)];
+  if (to - from <= SAME_PLACE) return spots;
+  let place = spots[0]?.place === null ? first : first + 1;
+  for (; (places[place] ?? Infinity) < to - SAME_PLACE; place += 1)
+    spots.push({ x: places[place] ?? to, place });
+  spots.push(end(to, place));
+  return spots;
+}
+
+/** Apertures that may be the best at any place: the widest there, and the best of the places about it. */
+function candidates(reach: Reach, x: number, apertures: ApertureRange): number[] {
+  const first = firstAperture(reach, Math.exp(x), apertures);
+  if (first === null) return [];
+  const list = [first];
+  const after = placeFrom(reach.places, x);
+  for (const place of [after, after - 1]) {
+    if (place < 0 || place >= reach.places.length) continue;
+    const { fNumber } = bestAt(reach, place, apertures);
+    if (fNumber > first && !list.includes(fNumber)) list.push(fNumber);
+  }
+  return list;
+}
+
+const FAR_BELOW = -20;
+
+/** Light to spare at the worst corner with the best aperture, stops; of the sign the verdict has. */
+function spareAt(reach: Reach, { apertures, travel }: Wanted, frame: FrameSize, x: number): number {
+  const focalMm = Math.exp(x);
+  return candidates(reach, x, apertures).reduce(
+    (most, n) =>
+      Math.max(most, spareStopsAt(haloAt(reach, focalMm, n), frame, travel, reach.limitStops)),
+    FAR_BELOW,
+  );
+}
+
+/** The best at a place, or between places. */
+function bestOf(reach: Reach, { x, place }: Spot, apertures: ApertureRange): BestAt {
+  if (place !== null) return bestAt(reach, place, apertures);
+  const focalMm = Math.exp(x);
+  return candidates(reach, x, apertures).reduce<BestAt>(
+    (best, fNumber) => {
+      const acceptedMm = acceptedAt(reach, focalMm, fNumber);
+      if (acceptedMm <= best.acceptedMm) return best;
+      const { centre } = haloAt(reach, focalMm, fNumber);
+      return { acceptedMm, fNumber, centre };
+    },
+    { acceptedMm: 0, fNumber: 0, centre: { xMm: 0, yMm: 0 } },
+  );
+}
+
+/** Nearer to nought than this a margin, mm, is asked again, as exactly as the verdict does. */
+const NEAR_MM = 0.04;
+const NOWHERE_NEAR_MM = -1e3;
+
+/** How far the accepted circle reaches beyond the worst corner, mm. */
+function marginAt(reach: Reach, wanted: Wanted, frame: FrameSize, spot: Spot): number {
+  const { acceptedMm, fNumber, centre } = bestOf(reach, spot, wanted.apertures);
+  if (fNumber === 0) return NOWHERE_NEAR_MM;
+  const margin = acceptedMm - worstCornerRadius(frame, centre, wanted.travel);
+  if (Math.abs(margin) > NEAR_MM) return margin;
+  const isIn = spareAt(reach, wanted, frame, spot.x) >= 0;
+  return isIn ? Math.abs(margin) : -Math.max(1e-9, Math.abs(margin));
+}
+
+/** Stretches of the span, log f, at which a frame is Clear with some aperture allowed. */
+function clearStretches(reach: Reach, wanted: Wanted, frame: FrameSize): Window[] {
+  const known = spotsWithin(reach, wanted.span).map((spot): Known => ({
+    x: spot.x,
+    value: marginAt(reach, wanted, frame, spot),
+  }));
+  return windowsAmong((x) => spareAt(reach, wanted, frame, x), known);
+}
+
+/** Least scale-up that clears the corners at a spot; null where none does. */
+function scaleAt(reach: Reach, { frame, travel, apertures }: Wanted, spot: Spot): number | null {
+  const { acceptedMm, fNumber, centre } = bestOf(reach, spot, apertures);
+  return fNumber === 0 ? null : scaleUp(frame, centre, acceptedMm, travel);
+}
+
+/** The widest view of a stretch, as log f and the scale-up it takes. */
+function widestOf(reach: Reach, wanted: Wanted, stretch: Window): { view: number; scale: number } {
+  const span = { from: Math.exp(stretch.from), to: Math.exp(stretch.to) };
+  const spots = spotsWithin(reach, span);
+  const scale = (spot: Spot) =>
+    Math.min(wanted.mostScale, scaleAt(reach, wanted, spot) ?? wanted.mostScale);
+  const viewOf = (spot: Spot) => spot.x + Math.log(scale(spot));
+  const views = spots.map(viewOf);
+  const least = views.reduce((best, v, i) => (v < (views[best] ?? Infinity) ? i : best), 0);
+  const [low, high] = [spots[least - 1], spots[least + 1]];
+  let at: Spot = spots[least] ?? { x: stretch.from, place: null };
+  if (low && high) {
+    const x = peakBetween((u) => -viewOf({ x: u, place: null }), low.x, high.x);
+    if (viewOf({ x, place: null }) < viewOf(at)) at = { x, place: null };
+  }
+  return { view: viewOf(at), scale: scale(at) };
+}
+
+/** Names what is wanted. */
+const wantedKey = ({ frame, travel, apertures, span, mostScale }: Wanted): string =>
+  `${frame.widthMm}|${frame.heightMm}|${travel.shape}|${travel.xMm}|${travel.yMm}|${apertures.from}|${apertures.to}|${span.from}|${span.to}|${mostScale}`;
+
+/** The same, kept with the lens and its train: many bodies read the same areas. */
+export const covered = (reach: Reach, wanted: Wanted): Covered =>
+  keptIn(reach.covered, wantedKey(wanted), () => coveredAnew(reach, wanted));
+
+/** The views without dark corners, and what scale-up they take. */
+function coveredAnew(reach: Reach, wanted: Wanted): Covered {
+  const { frame, mostScale } = wanted;
+  const stretches = clearStretches(reach, wanted, scaled(frame, mostScale));
+  if (stretches.length === 0) {
+    const scales = spotsWithin(reach, wanted.span).flatMap(
+      (spot) => scaleAt(reach, wanted, spot) ?? [],
+    );
+    return { views: [], scale: 1, leastScale: scales.length > 0 ? Math.min(...scales) : null };
+  }
+  if (mostScale === 1) {
+    const views = stretches.map(({ from, to }) => ({ from: Math.exp(from), to: Math.exp(to) }));
+    return { views, scale: 1, leastScale: 1 };
+  }
+  const widest = stretches.map((stretch) => widestOf(reach, wanted, stretch));
+  const views = stretches.map(({ to }, i) => ({
+    from: Math.exp(widest[i]?.view ?? to),
+    to: Math.exp(to) * mostScale,
+  }));
+  return {
+    views: joined(views),
+    scale: Math.max(...widest.map((w) => w.scale)),
+    leastScale: Math.min(...widest.map((w) => w.scale)),
+  };
+}
+
+/** Windows that meet are one. */
+export function joined(windows: readonly Window[]): Window[] {
+  return windows
+    .toSorted((a, b) => a.from - b.from)
+    .reduce<Window[]>((list, next) => {
+      const last = list.at(-1);
+      if (!last || next.from > last.to) return [...list, next];
+      return [...list.slice(0, -1), { from: last.from, to: Math.max(last.to, next.to) }];
+    }, []);
+}

@@ -1,0 +1,26 @@
+/** The best trade-offs among what passes: nothing is wider, brighter and lighter at once. */
+import type { Candidate } from './candidate';
+
+export const FRONT_COSTS = ['massG', 'price'] as const;
+export type FrontCost = (typeof FRONT_COSTS)[number];
+
+const widest = ({ views }: Candidate): number => views[0]?.from ?? Infinity;
+const longest = ({ views }: Candidate): number => views.at(-1)?.to ?? 0;
+
+/** Whether `a` is at least as good as `b` in all, and better in one. */
+function beats(a: Candidate, b: Candidate, cost: FrontCost): boolean {
+  const [costA, costB] = [a[cost] ?? Infinity, b[cost] ?? Infinity];
+  const [lightA, lightB] = [a.tStop ?? Infinity, b.tStop ?? Infinity];
+  if (widest(a) > widest(b) || longest(a) < longest(b) || lightA > lightB || costA > costB)
+    return false;
+  return widest(a) < widest(b) || longest(a) > longest(b) || lightA < lightB || costA < costB;
+}
+
+/**
+ * Those that no other beats in views, light and what they weigh or cost together. One whose mass or price is not
+ * known is on no front: nobody can say.
+ */
+export function frontOf(candidates: readonly Candidate[], cost: FrontCost): Candidate[] {
+  const known = candidates.filter((c) => c[cost] !== null);
+  return known.filter((c) => !known.some((other) => beats(other, c, cost)));
+}

@@ -1,0 +1,289 @@
+/** One combination judged for a job: what it serves, or by what it fails and by how much. */
+import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame/pipeline';
+import type { Body, Mode } from '../kit/records/body';
+import type { Job } from '../kit/records/job';
+import { withinSpan, type Window } from '../maths/windows';
+import { cropFactor } from '../optics/crop';
+import { desqueezed } from '../optics/view';
+import { travelFor } from '../rig/report/setUp';
+import type { Candidate, Fail, ServedAt, Unknown } from './candidate';
+import { covered, type Wanted } from './covered';
+import { type Kit, type Pair, type Standing } from './pairs';
+import {
+  aperturesFor,
+  apertureFail,
+  autofocusFails,
+  fail,
+  fastEnough,
+  modeFails,
+  ratio,
+  standingFails,
+} from './limits';
+import { firstClear, MARK_SLACK, type Covered } from './reach';
+
+/** A crop the body makes by itself. */
+interface Crop {
+  cropId: string | null;
+  digitalZoom: number;
+}
+const WHOLE: Crop = { cropId: null, digitalZoom: 1 };
+
+/** The crops a mode may be used with, the whole read-out first. */
+export function cropsOf(mode: Mode, job: Job): Crop[] {
+  if (!job.crops) return [WHOLE];
+  const all = [null, ...mode.crops.map((c) => c.id)].flatMap((cropId) =>
+    [...new Set([1, ...mode.digitalZooms])].map((digitalZoom) => ({ cropId, digitalZoom })),
+  );
+  return all.toSorted(
+    (a, b) =>
+      linearCropOf(mode, a.cropId, a.digitalZoom) - linearCropOf(mode, b.cropId, b.digitalZoom),
+  );
+}
+
+export interface Combination {
+  pair: Pair;
+  standing: Standing;
+  body: Body;
+  mode: Mode;
+}
+
+/** One way to deliver with a combination. */
+interface Delivered {
+  crop: Crop;
+  frame: DeliveredFrame;
+  mostScale: number;
+  /** View on 36x24 for an engraved focal length of 1 mm, without scale-up. */
+  viewFactor: number;
+}
+
+function deliveredWith({ pair, mode }: Combination, job: Job, kit: Kit, crop: Crop): Delivered {
+  const { squeeze } = pair.lens;
+  const frame = deliveredFrame(mode, { aspect: job.aspect, ...crop, postScale: 1, squeeze });
+  const room = job.pixelsAcross > 0 ? frame.widthPx / job.pixelsAcross : Infinity;
+  const factor = cropFactor(desqueezed(frame, squeeze), kit.judgement.basis);
+  return {
+    crop,
+    frame,
+    mostScale: Math.max(1, Math.min(job.postScale, room)),
+    viewFactor: pair.factor * factor,
+  };
+}
+
+/** Sizes are told to a hundredth of a millimetre: so small a share of the pixels is rounding. */
+const PIXEL_SHARE = 0.998;
+
+/** What the delivered frame fails by: pixels, and the view. */
+function frameFails(
+  { frame, mostScale, viewFactor }: Delivered,
+  { pair }: Combination,
+  job: Job,
+): Fail[] {
+  const fails: Fail[] = [];
+  if (frame.widthPx < job.pixelsAcross * PIXEL_SHARE)
+    fails.push(
+      fail('pixels', frame.widthPx, job.pixelsAcross, ratio(frame.widthPx, job.pixelsAcross)),
+    );
+  const shortest = pair.lens.focalMinMm * viewFactor;
+  const longest = pair.lens.focalMaxMm * viewFactor * mostScale;
+  if (shortest > job.viewToMm * SAME_VIEW)
+    fails.push(fail('view', shortest, job.viewToMm, ratio(shortest, job.viewToMm)));
+  else if (longest < job.viewFromMm / SAME_VIEW)
+    fails.push(fail('view', longest, job.viewFromMm, ratio(longest, job.viewFromMm)));
+  return fails;
+}
+
+/** Views nearer than this, as a ratio, are one: nobody sees a thousandth. */
+const SAME_VIEW = 1.001;
+
+/** The engraved focal lengths that come into question for the job's views. */
+function spanFor({ viewFactor, mostScale }: Delivered, { pair }: Combination, job: Job): Window {
+  const { focalMinMm, focalMaxMm } = pair.lens;
+  const held = (v: number) => Math.min(focalMaxMm, Math.max(focalMinMm, v));
+  return {
+    from: held(job.viewFromMm / (viewFactor * mostScale)),
+    to: held(job.viewToMm / viewFactor),
+  };
+}
+
+/** Where, and how far closed, the widest of the views is served. */
+function servedAt(
+  pair: Pair,
+  wanted: Wanted,
+  { views, scale }: Covered,
+  viewFrom: number,
+): ServedAt | null {
+  const [first] = views;
+  if (!first) return null;
+  const { focalMinMm, focalMaxMm } = pair.lens;
+  // As wide as is wanted, no wider than there is; a hair inside the end.
+  const view = Math.min(
+    first.to,
+    Math.max(first.from, viewFrom) * (first.to > first.from ? 1.0005 : 1),
+  );
+  const postScale = scale === 1 ? 1 : Math.min(wanted.mostScale, Math.max(1, scale * 1.0005));
+  const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
+  const frame = {
+    widthMm: wanted.frame.widthMm / postScale,
+    heightMm: wanted.frame.heightMm / postScale,
+  };
+  const fNumber = firstClear(pair.reach, focalMm, wanted.apertures, frame, wanted.travel);
+  return fNumber === null ? null : { focalMm, fNumber, postScale };
+}
+
+const NOTHING_COVERED: Covered = { views: [], scale: 1, leastScale: null };
+const FAILED_FRAME: Delivered = {
+  crop: WHOLE,
+  frame: {
+    widthMm: 0,
+    heightMm: 0,
+    widthPx: 0,
+    heightPx: 0,
+    megapixels: 0,
+    linearCrop: 1,
+    oversampling: null,
+  },
+  mostScale: 1,
+  viewFactor: 1,
+};
+
+/**
+ * A combination with nothing served yet. Written out field by field: it is made for each of hundreds of thousands,
+ * and spreading so many fields is many times slower.
+ */
+function nothingServed(
+  { pair, standing, body, mode }: Combination,
+  { crop, frame }: Delivered,
+  fails: Fail[],
+  unknowns: Unknown[],
+): Candidate {
+  return {
+    bodyId: body.id,
+    modeId: mode.id,
+    lensId: pair.lens.id,
+    partIds: pair.partIds,
+    cropId: crop.cropId,
+    digitalZoom: crop.digitalZoom,
+    fails,
+    unknowns,
+    views: [],
+    share: 0,
+    scale: 1,
+    leastScale: null,
+    at: null,
+    tStop: null,
+    light: pair.light,
+    pixelsAcross: frame.widthPx,
+    massG: standing.massG,
+    price: standing.price,
+    source: standing.source,
+  };
+}
+
+/** Two failings are no near miss, and some nothing mends: what the corners do then helps nobody. */
+const isHopeless = (fails: readonly Fail[]): boolean =>
+  fails.length > 1 || fails.some((f) => f.away === Infinity);
+
+/** One way to deliver, judged. */
+function judgedWith(
+  combination: Combination,
+  job: Job,
+  delivered: Delivered,
+  already: readonly Fail[],
+  unknowns: Unknown[],
+): Candidate {
+  const { pair, body, mode } = combination;
+  const { crop, frame, viewFactor, mostScale } = delivered;
+  const fails = frameFails(delivered, combination, job);
+  fails.unshift(...already);
+  const candidate = nothingServed(combination, delivered, fails, unknowns);
+  if (isHopeless(fails)) return candidate;
+  const cropOf36 = viewFactor / pair.factor;
+  const asked = spanFor(delivered, combination, job);
+  const apertures = aperturesFor(pair, job, cropOf36);
+  const isHeld = pair.heldFNumber / pair.chain.factor > apertures.to;
+  const span = isHeld ? null : fastEnough(pair, asked, apertures.to);
+  const closesEnough = pair.lens.closedFNumber * MARK_SLACK >= apertures.from;
+  if (span === null || apertures.from > apertures.to || !closesEnough) {
+    fails.push(apertureFail(pair, job, cropOf36, asked));
+    return candidate;
+  }
+  const travel = travelFor(body, mode, job.stabilised, crop.cropId);
+  const wanted: Wanted = { frame, travel, apertures, span, mostScale };
+  serve(candidate, pair, wanted, job, viewFactor);
+  return candidate;
+}
+
+/** Octaves of views; a single view counts as one where it is there. */
+function shareOf(views: readonly Window[], { viewFromMm, viewToMm }: Job): number {
+  const wanted = Math.log(viewToMm / viewFromMm);
+  if (wanted < 1e-6) return views.length > 0 ? 1 : 0;
+  return views.reduce((sum, w) => sum + Math.log(w.to / w.from), 0) / wanted;
+}
+
+/** More than this of the range is all of it. */
+export const WHOLE_SHARE = 0.998;
+
+/** Fills in what a combination serves, and that it fails where it serves nothing. */
+function serve(
+  candidate: Candidate,
+  pair: Pair,
+  wanted: Wanted,
+  job: Job,
+  viewFactor: number,
+): void {
+  const { fails } = candidate;
+  const found = covered(pair.reach, wanted);
+  const whole = found.views.map((w) => ({ from: w.from * viewFactor, to: w.to * viewFactor }));
+  const reach = { from: job.viewFromMm / SAME_VIEW, to: job.viewToMm * SAME_VIEW };
+  const views = withinSpan(whole, reach);
+  const inHand = views.length > 0 || fails.some((f) => f.code === 'view') ? found : NOTHING_COVERED;
+  const share = Math.min(1, shareOf(views, job));
+  if (inHand.views.length === 0) {
+    const { leastScale } = found;
+    fails.push(
+      fail(
+        'corners',
+        leastScale,
+        job.postScale,
+        leastScale === null ? Infinity : Math.log2(leastScale),
+      ),
+    );
+  } else if (job.wholeRange && share < WHOLE_SHARE) {
+    fails.push(fail('range', share, 1, 1 - share));
+  }
+  const at = servedAt(pair, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
+  candidate.views = views;
+  candidate.share = share;
+  candidate.scale = inHand.scale;
+  candidate.leastScale = found.leastScale;
+  candidate.at = at;
+  candidate.tStop = at && Math.max(at.fNumber * pair.chain.factor, pair.heldFNumber) * pair.tFactor;
+}
+
+const sumAway = ({ fails }: Candidate): number => fails.reduce((sum, f) => sum + f.away, 0);
+
+/** Fewer failings first, then nearer ones, then more of the views. */
+function isBetter(a: Candidate, b: Candidate): boolean {
+  if (a.fails.length !== b.fails.length) return a.fails.length < b.fails.length;
+  if (a.fails.length > 0) return sumAway(a) < sumAway(b);
+  return a.share > b.share + 1e-6;
+}
+
+/** The combination as it serves the job best, by whichever crop of the body. */
+export function judged(combination: Combination, job: Job, kit: Kit): Candidate {
+  const { pair, standing, body, mode } = combination;
+  const unknowns: Unknown[] = [];
+  const already = standingFails(standing, body, job, unknowns);
+  already.push(...modeFails(mode, job, unknowns));
+  already.push(...autofocusFails(standing, pair, body, job, unknowns));
+  if (isHopeless(already)) return nothingServed(combination, FAILED_FRAME, already, unknowns);
+  let best: Candidate | null = null;
+  for (const crop of cropsOf(mode, job)) {
+    const way = deliveredWith(combination, job, kit, crop);
+    const next = judgedWith(combination, job, way, already, unknowns);
+    if (best === null || isBetter(next, best)) best = next;
+    // The whole read-out, or the least crop, that serves all there is to serve is enough.
+    if (best.fails.length === 0 && best.share >= WHOLE_SHARE) break;
+  }
+  return best ?? nothingServed(combination, FAILED_FRAME, already, unknowns);
+}

@@ -1,0 +1,136 @@
+/** What a combination fails by whatever it is set to, and the apertures a job leaves it. */
+import type { Body, Mode } from '../kit/records/body';
+import type { Job } from '../kit/records/job';
+import { openFNumberAt } from '../kit/records/lens';
+import type { Window } from '../maths/windows';
+import { fNumberBehind } from '../rig/train';
+import type { Fail, Unknown } from './candidate';
+import type { Pair, Standing } from './pairs';
+import { MARK_SLACK, type ApertureRange } from './reach';
+
+export const ratio = (a: number, b: number): number => Math.abs(Math.log2(a / b));
+
+export const fail = (
+  code: Fail['code'],
+  has: number | null,
+  wants: number | null,
+  away: number,
+  words?: string,
+): Fail => ({ code, has, wants, away, ...(words === undefined ? {} : { words }) });
+
+/** What a limit makes of a figure: it passes, fails by so much, or nobody knows. */
+function limited(
+  code: 'mass' | 'price',
+  has: number | null,
+  most: number | null,
+  fails: Fail[],
+  unknowns: Unknown[],
+): void {
+  if (most === null) return;
+  if (has === null) unknowns.push(code);
+  else if (has > most) fails.push(fail(code, has, most, most > 0 ? ratio(has, most) : Infinity));
+}
+
+/** What the combination fails by whatever it is set to. */
+export function standingFails(
+  standing: Standing,
+  body: Body,
+  job: Job,
+  unknowns: Unknown[],
+): Fail[] {
+  const fails: Fail[] = [];
+  const { trouble, isGlassUnknown, massG, price, source } = standing;
+  if (trouble !== null) fails.push(fail('fit', null, null, Infinity, trouble));
+  if (isGlassUnknown) unknowns.push('rear glass');
+  if (job.stabilised && body.sensorTravel === null)
+    fails.push(fail('stabiliser', null, null, Infinity));
+  limited('mass', massG, job.mostMassG, fails, unknowns);
+  limited('price', price, job.mostPrice, fails, unknowns);
+  if (source === null) {
+    if (job.sources.length < 3) unknowns.push('source');
+  } else if (!job.sources.includes(source)) fails.push(fail('source', null, null, 0.1, source));
+  return fails;
+}
+
+export function modeFails(mode: Mode, job: Job, unknowns: Unknown[]): Fail[] {
+  if (job.framesPerSecond === null) return [];
+  const has = mode.framesPerSecond;
+  if (has === null) {
+    unknowns.push('frame rate');
+    return [];
+  }
+  return has < job.framesPerSecond
+    ? [fail('frame rate', has, job.framesPerSecond, ratio(has, job.framesPerSecond))]
+    : [];
+}
+
+export function autofocusFails(
+  { carried, carriedKnown }: Standing,
+  { lens, chain }: Pair,
+  body: Body,
+  job: Job,
+  unknowns: Unknown[],
+): Fail[] {
+  if (!job.autofocus) return [];
+  if (!carriedKnown) {
+    unknowns.push('autofocus');
+    return [];
+  }
+  if (!carried.focus) return [fail('autofocus', null, null, Infinity)];
+  if (body.autofocusLimitFNumber === null) {
+    unknowns.push('autofocus');
+    return [];
+  }
+  // It has to work wherever the zoom stands.
+  const slowest = Math.max(lens.openFNumberWide, lens.openFNumberLong);
+  const open = fNumberBehind(chain.parts, slowest);
+  return open > body.autofocusLimitFNumber * MARK_SLACK
+    ? [fail('autofocus', open, body.autofocusLimitFNumber, ratio(open, body.autofocusLimitFNumber))]
+    : [];
+}
+
+/** The apertures of the lens that keep light and depth, on a frame of crop factor `crop`. */
+export function aperturesFor(pair: Pair, job: Job, crop: number): ApertureRange {
+  const { factor } = pair.chain;
+  const slowest =
+    job.slowestTStop === null
+      ? Infinity
+      : (job.slowestTStop * MARK_SLACK) / (factor * pair.tFactor);
+  const shallow =
+    job.shallowFNumber === null ? Infinity : (job.shallowFNumber * MARK_SLACK) / (crop * factor);
+  const deep = job.deepFNumber === null ? 0 : job.deepFNumber / MARK_SLACK / (crop * factor);
+  return { from: deep, to: Math.min(slowest, shallow) };
+}
+
+/** Focal lengths of a span at which the lens opens far enough; null where it never does. */
+export function fastEnough(pair: Pair, span: Window, most: number): Window | null {
+  const { lens } = pair;
+  const [atWide, atLong] = [openFNumberAt(lens, span.from), openFNumberAt(lens, span.to)];
+  if (Math.min(atWide, atLong) > most) return null;
+  if (Math.max(atWide, atLong) <= most) return span;
+  // The open aperture runs straight in log f.
+  const share = Math.log(most / atWide) / Math.log(atLong / atWide);
+  const border = span.from * (span.to / span.from) ** share;
+  return atWide <= most ? { from: span.from, to: border } : { from: border, to: span.to };
+}
+
+/** Why no aperture will do: the light, or the depth. */
+export function apertureFail(pair: Pair, job: Job, crop: number, span: Window): Fail {
+  const { factor } = pair.chain;
+  const open = Math.min(openFNumberAt(pair.lens, span.from), openFNumberAt(pair.lens, span.to));
+  const behind = Math.max(open * factor, pair.heldFNumber);
+  const tStop = behind * pair.tFactor;
+  if (job.slowestTStop !== null && tStop > job.slowestTStop * MARK_SLACK)
+    return fail('light', tStop, job.slowestTStop, 2 * ratio(tStop, job.slowestTStop));
+  if (job.shallowFNumber !== null && behind * crop > job.shallowFNumber * MARK_SLACK)
+    return fail(
+      'depth',
+      behind * crop,
+      job.shallowFNumber,
+      2 * ratio(behind * crop, job.shallowFNumber),
+    );
+  const closed = pair.reach.closes ? pair.lens.closedFNumber : open;
+  const deepest = closed * factor * crop;
+  const wants = job.deepFNumber ?? deepest;
+  return fail('depth', deepest, wants, 2 * ratio(deepest, wants));
+}

@@ -1,0 +1,159 @@
+/** What the kit's lenses, trains and bodies have to do with each other, found once. */
+import type { Body } from '../kit/records/body';
+import type { Availability } from '../kit/records/common';
+import { isTold, type Electronics } from '../kit/records/common';
+import { limitStops, type Judgement } from '../kit/records/judgement';
+import type { Job } from '../kit/records/job';
+import { transmissionOf, type Lens } from '../kit/records/lens';
+import { restingSettings } from '../kit/records/rigRecord';
+import type { Workspace } from '../kit/records/workspace';
+import { fitOf, fitProblem, isStrikeUnknown } from '../rig/mechanicalFit';
+import { mountsById, type Rig } from '../rig/rig';
+import { findChains, type Chain } from '../rig/search/chains';
+import { fNumberBehind, frontFactor, trainLight } from '../rig/train';
+import type { LightFigure } from './candidate';
+import { reachOf, type Reach } from './reach';
+
+/** The gear a job may use. */
+export interface Kit {
+  /** Bodies with a mode of the use asked for, by their mount. */
+  bodiesByMount: ReadonlyMap<string, readonly Body[]>;
+  lenses: readonly Lens[];
+  mounts: Rig['mounts'];
+  judgement: Judgement;
+  chains: (lens: Lens, body: Body) => readonly Chain[];
+}
+
+/** Longest train looked for. */
+export const MOST_PARTS = 2;
+
+/** The judgement a job goes by. */
+export const judgementFor = (judgement: Judgement, { school }: Pick<Job, 'school'>): Judgement =>
+  school === null ? judgement : { ...judgement, school };
+
+function byMount(bodies: readonly Body[]): Map<string, Body[]> {
+  const groups = new Map<string, Body[]>();
+  for (const body of bodies) {
+    const group = groups.get(body.mountId);
+    if (group) group.push(body);
+    else groups.set(body.mountId, [body]);
+  }
+  return groups;
+}
+
+export function openKit(workspace: Workspace, job: Job): Kit {
+  const left = new Set(job.leaveOut);
+  const taken = <T extends { id: string }>(list: readonly T[]) =>
+    list.filter((r) => !left.has(r.id));
+  const mounts = mountsById(workspace.mounts);
+  // A tube gives infinity away, and a job wants it.
+  const parts = taken(workspace.parts).filter((p) => p.kind !== 'extension tube');
+  const found = new Map<string, readonly Chain[]>();
+  return {
+    bodiesByMount: byMount(
+      taken(workspace.bodies).filter((b) => b.modes.some((m) => m.use === job.use)),
+    ),
+    lenses: taken(workspace.lenses),
+    mounts,
+    judgement: judgementFor(workspace.judgement, job),
+    chains: (lens, body) => {
+      const key = JSON.stringify([lens.mountId, body.mountId]);
+      const known = found.get(key);
+      if (known) return known;
+      const fresh = findChains(lens, body, parts, mounts, MOST_PARTS).chains;
+      found.set(key, fresh);
+      return fresh;
+    },
+  };
+}
+
+/** A lens and a train, whatever they stand on. */
+export interface Pair {
+  lens: Lens;
+  chain: Chain;
+  /** Factor on the focal length, front converters counted in. */
+  factor: number;
+  /** Light as T-stops: f-number behind the train for one ahead of it, times this. */
+  tFactor: number;
+  light: LightFigure;
+  partIds: string[];
+  /** The part that passes light no faster than this f-number behind it. */
+  heldFNumber: number;
+  reach: Reach;
+}
+
+const lightFigure = (lens: Lens, tStop: number | null): LightFigure => {
+  if (tStop !== null) return 'T';
+  return transmissionOf(lens) === null ? 'f' : 'T at best';
+};
+
+export function pairOf(lens: Lens, chain: Chain, kit: Kit): Pair {
+  const light = trainLight(chain.parts, lens, lens.focalMinMm, lens.openFNumberWide);
+  return {
+    lens,
+    chain,
+    factor: chain.factor * frontFactor(chain.parts),
+    partIds: chain.parts.map((p) => p.id),
+    tFactor:
+      light.tStop === null ? 1 / Math.sqrt(transmissionOf(lens) ?? 1) : light.tStop / light.fNumber,
+    light: lightFigure(lens, light.tStop),
+    heldFNumber: fNumberBehind(chain.parts, 0),
+    reach: reachOf(lens, chain.parts, kit.mounts, limitStops(kit.judgement)),
+  };
+}
+
+/** What a lens and a train are on a body, whatever its mode. */
+export interface Standing {
+  /** What stands before all coverage, and a sentence about it; null where it goes together. */
+  trouble: string | null;
+  isGlassUnknown: boolean;
+  carried: Electronics;
+  carriedKnown: boolean;
+  massG: number | null;
+  price: number | null;
+  source: Availability | null;
+}
+
+const WORST_LAST: readonly Availability[] = ['at hand', 'rentable', 'to buy'];
+
+/** A sum, or null where one of its parts is not known. */
+function summed(values: readonly (number | null)[]): number | null {
+  let sum = 0;
+  for (const value of values) {
+    if (value === null) return null;
+    sum += value;
+  }
+  return sum;
+}
+
+export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
+  const [mode] = body.modes;
+  if (!mode) throw new RangeError(`${body.id} has no mode`);
+  const { lens, chain } = pair;
+  const rig: Rig = {
+    name: '',
+    body,
+    mode,
+    lens,
+    parts: chain.parts,
+    mounts: kit.mounts,
+    judgement: kit.judgement,
+    settings: restingSettings(lens.focalMinMm, lens.openFNumberWide),
+  };
+  const fit = fitOf(rig, lens.openFNumberWide);
+  const gear = [body, lens, ...chain.parts];
+  const sources = gear.map((g) => (g.availability === 'not told' ? null : g.availability));
+  const known = sources.flatMap((s) => s ?? []);
+  return {
+    trouble: fitProblem(fit)?.sentence ?? null,
+    isGlassUnknown: isStrikeUnknown(rig, fit),
+    carried: fit.carried,
+    carriedKnown: isTold(lens, 'electronics'),
+    massG: summed(gear.map((g) => g.massG)),
+    price: summed(gear.map((g) => g.price)),
+    source:
+      known.length < sources.length
+        ? null
+        : (WORST_LAST.findLast((s) => known.includes(s)) ?? null),
+  };
+}

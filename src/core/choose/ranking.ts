@@ -1,0 +1,108 @@
+/** The order of what was found, and how much of it is kept. */
+import { passes, type Candidate } from './candidate';
+import { WHOLE_SHARE } from './judge';
+
+/** Falling short counts by how far, in this order of weight. */
+const away = ({ fails }: Candidate): number => fails.reduce((sum, f) => sum + f.away, 0);
+
+/** Shares this near are one. */
+const SHARE_STEP = 100;
+const shareStep = ({ share }: Candidate): number =>
+  share >= WHOLE_SHARE ? SHARE_STEP : Math.floor(share * SHARE_STEP);
+
+/** An unknown figure stands behind every known one. */
+const last = (value: number | null): number => value ?? Number.MAX_VALUE;
+
+/** Any order of ids will do, as long as it is one. */
+const byId = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+
+/** The better first: more of the views, fewer unknowns, less scale-up, more light, fewer parts, lighter, cheaper. */
+export function byRank(a: Candidate, b: Candidate): number {
+  return (
+    shareStep(b) - shareStep(a) ||
+    a.unknowns.length - b.unknowns.length ||
+    Math.round(100 * a.scale) - Math.round(100 * b.scale) ||
+    Math.round(12 * Math.log2(last(a.tStop))) - Math.round(12 * Math.log2(last(b.tStop))) ||
+    a.partIds.length - b.partIds.length ||
+    last(a.massG) - last(b.massG) ||
+    last(a.price) - last(b.price) ||
+    byId(a.lensId, b.lensId) ||
+    byId(a.bodyId, b.bodyId) ||
+    byId(a.modeId, b.modeId)
+  );
+}
+
+/** The nearest miss first. */
+export const byNearness = (a: Candidate, b: Candidate): number =>
+  a.fails.length - b.fails.length || away(a) - away(b) || byRank(a, b);
+
+/** A miss is near where one thing alone is missing, and something would mend it. */
+export const isNearMiss = (c: Candidate): boolean =>
+  c.fails.length === 1 && Number.isFinite(away(c)) && away(c) <= NEAR;
+/** Farther than this, as log2 of a ratio, nobody goes to meet it. */
+const NEAR = 0.7;
+
+export interface Kept {
+  passing: Candidate[];
+  near: Candidate[];
+  /** How many passed, more than are kept where there are very many. */
+  passed: number;
+  judged: number;
+  /** How many failed first of all by each code. */
+  failedBy: Partial<Record<string, number>>;
+}
+
+export const nothingKept = (): Kept => ({
+  passing: [],
+  near: [],
+  passed: 0,
+  judged: 0,
+  failedBy: {},
+});
+
+export const MOST_PASSING = 1000;
+export const MOST_NEAR = 200;
+
+/** Cuts a list to the best; let grow to twice as many in between, so that sorting is seldom. */
+function cut(list: Candidate[], most: number, order: typeof byRank): void {
+  if (list.length < 2 * most) return;
+  list.sort(order);
+  list.length = most;
+}
+
+/** Takes one in; answers whether it may be worth showing. */
+export function keep(kept: Kept, candidate: Candidate): boolean {
+  kept.judged += 1;
+  if (passes(candidate)) {
+    kept.passed += 1;
+    kept.passing.push(candidate);
+    cut(kept.passing, MOST_PASSING, byRank);
+    return true;
+  }
+  const [first] = candidate.fails;
+  if (first) kept.failedBy[first.code] = (kept.failedBy[first.code] ?? 0) + 1;
+  if (!isNearMiss(candidate)) return false;
+  kept.near.push(candidate);
+  cut(kept.near, MOST_NEAR, byNearness);
+  return true;
+}
+
+/** What several searches kept, as one: the best of all of them, in order. */
+export function together(all: readonly Kept[]): Kept {
+  const sum = nothingKept();
+  for (const one of all) {
+    sum.passed += one.passed;
+    sum.judged += one.judged;
+    for (const [code, count] of Object.entries(one.failedBy))
+      sum.failedBy[code] = (sum.failedBy[code] ?? 0) + (count ?? 0);
+  }
+  sum.passing = all
+    .flatMap((k) => k.passing)
+    .toSorted(byRank)
+    .slice(0, MOST_PASSING);
+  sum.near = all
+    .flatMap((k) => k.near)
+    .toSorted(byNearness)
+    .slice(0, MOST_NEAR);
+  return sum;
+}

@@ -1,0 +1,189 @@
+/**
+ * How far from the middle corners are accepted, for a lens behind a train, over zoom and aperture. Worked out
+ * once for a lens and a train, and asked by every body and mode they stand on.
+ */
+import { isClearAt } from '../frame/coverage';
+import type { Travel } from '../frame/geometry';
+import type { FrameSize } from '../optics/formats';
+import type { Halo } from '../halo/rims';
+import { acceptedRadius } from '../halo/radii';
+import { predictHalo } from '../halo/predict';
+import type { Window } from '../maths/windows';
+import { openFNumberAt, type Lens } from '../kit/records/lens';
+import type { Part } from '../kit/records/part';
+import { apertureSeries } from '../optics/apertures';
+import { apertureControl, extensionMm, haloBehind } from '../rig/train';
+import type { Rig } from '../rig/rig';
+import { zoomPlaces } from '../sweep/zoomWindows';
+
+/** Marked apertures mean the exact ones behind them, as a ratio. */
+export const MARK_SLACK = 1.03;
+/** An aperture nearer to the widest than this is the widest. */
+const BARELY_CLOSED = 1.01;
+const NOT_YET = Number.NaN;
+const THIRDS = apertureSeries('third').map((m) => m.exact);
+/** Whole stops among the thirds; between them the accepted circle changes by a hair. */
+const THIRDS_A_STOP = 3;
+
+/** The apertures allowed, as f-numbers of the lens itself. */
+export interface ApertureRange {
+  from: number;
+  to: number;
+}
+
+export interface Covered {
+  /** Engraved focal lengths times the scale-up used there, mm: views without dark corners. */
+  views: Window[];
+  /** The most scale-up any of them needs. */
+  scale: number;
+  /** Least scale-up that would clear the corners somewhere in the span; null where none does. */
+  leastScale: number | null;
+}
+
+export interface Reach {
+  lens: Lens;
+  parts: readonly Part[];
+  mounts: Rig['mounts'];
+  limitStops: number;
+  /** Places along the zoom, log f. */
+  places: readonly number[];
+  /** Whether the aperture can be closed at all. */
+  closes: boolean;
+  /** Accepted radius at a place and an aperture, mm: known ones, by place and number of the aperture. */
+  known: Map<number, Float64Array>;
+  /** The best aperture at every place for the range asked last: mostly it is the same for every mode. */
+  best: { range: ApertureRange; at: (BestAt | undefined)[] };
+  /** What was found for what was wanted. */
+  covered: Map<string, Covered>;
+}
+
+export const reachOf = (
+  lens: Lens,
+  parts: readonly Part[],
+  mounts: Rig['mounts'],
+  limitStops: number,
+): Reach => ({
+  lens,
+  parts,
+  mounts,
+  limitStops,
+  places: zoomPlaces({ lens }, { from: lens.focalMinMm, to: lens.focalMaxMm }),
+  closes: apertureControl(lens, parts) !== 'nothing',
+  known: new Map(),
+  best: { range: { from: 0, to: 0 }, at: [] },
+  covered: new Map(),
+});
+
+/** The halo on the sensor at a focal length and an aperture, at infinity. */
+export function haloAt({ lens, parts, mounts }: Reach, focalMm: number, fNumber: number): Halo {
+  const extension = extensionMm(parts, mounts, 0);
+  const bare = predictHalo(lens, { focalMm, fNumber, focusM: null, extensionMm: extension });
+  return haloBehind(parts, bare, fNumber, mounts);
+}
+
+/** The widest aperture allowed at a focal length; null where even that is too slow or the lens closes too little. */
+export function firstAperture(reach: Reach, focalMm: number, range: ApertureRange): number | null {
+  const open = openFNumberAt(reach.lens, focalMm);
+  const first = reach.closes ? Math.max(open, range.from) : open;
+  const most = Math.min(range.to, Math.max(open, reach.lens.closedFNumber * MARK_SLACK));
+  return first >= range.from && first <= most ? first : null;
+}
+
+/** Numbers of the marked third stops allowed at a focal length behind the widest one. */
+function thirdsAllowed(reach: Reach, first: number, range: ApertureRange): [number, number] {
+  if (!reach.closes) return [0, 0];
+  const most = Math.min(range.to, reach.lens.closedFNumber * MARK_SLACK);
+  const from = THIRDS.findIndex((n) => n > first * BARELY_CLOSED);
+  if (from < 0) return [0, 0];
+  let to = from;
+  while (to < THIRDS.length && (THIRDS[to] ?? Infinity) <= most) to += 1;
+  return [from, to];
+}
+
+/** Every aperture allowed at a focal length: the widest, and the marked third stops beyond it. */
+export function aperturesAt(reach: Reach, focalMm: number, range: ApertureRange): number[] {
+  const first = firstAperture(reach, focalMm, range);
+  if (first === null) return [];
+  const [from, to] = thirdsAllowed(reach, first, range);
+  return [first, ...THIRDS.slice(from, to)];
+}
+
+/** The radius within which corners are accepted at a setting, mm. */
+export const acceptedAt = (reach: Reach, focalMm: number, fNumber: number): number =>
+  acceptedRadius(haloAt(reach, focalMm, fNumber), reach.limitStops);
+
+/** The same at a place and a marked third stop, kept. */
+function keptAt(reach: Reach, place: number, third: number): number {
+  let row = reach.known.get(place);
+  if (!row) {
+    row = new Float64Array(THIRDS.length).fill(NOT_YET);
+    reach.known.set(place, row);
+  }
+  const known = row[third] ?? NOT_YET;
+  if (!Number.isNaN(known)) return known;
+  const focalMm = Math.exp(reach.places[place] ?? 0);
+  const fresh = acceptedAt(reach, focalMm, THIRDS[third] ?? 1);
+  row[third] = fresh;
+  return fresh;
+}
+
+export interface BestAt {
+  /** The farthest corner accepted with any aperture allowed, mm; 0 where none is allowed. */
+  acceptedMm: number;
+  /** 0 where none is allowed. */
+  fNumber: number;
+  centre: Halo['centre'];
+}
+const NONE: BestAt = { acceptedMm: 0, fNumber: 0, centre: { xMm: 0, yMm: 0 } };
+
+/** The best of the apertures allowed at a place: whole stops first, then the thirds about the best of them. */
+function foundAt(reach: Reach, place: number, range: ApertureRange): BestAt {
+  const focalMm = Math.exp(reach.places[place] ?? 0);
+  const first = firstAperture(reach, focalMm, range);
+  if (first === null) return NONE;
+  const halo = haloAt(reach, focalMm, first);
+  const { centre } = halo;
+  let best: BestAt = {
+    acceptedMm: acceptedRadius(halo, reach.limitStops),
+    fNumber: first,
+    centre,
+  };
+  const [from, to] = thirdsAllowed(reach, first, range);
+  let bestThird = from;
+  const take = (third: number) => {
+    const acceptedMm = keptAt(reach, place, third);
+    if (acceptedMm > best.acceptedMm) {
+      best = { acceptedMm, fNumber: THIRDS[third] ?? first, centre };
+      bestThird = third;
+    }
+  };
+  for (let third = from; third < to; third += THIRDS_A_STOP) take(third);
+  if (to > from) take(to - 1);
+  const middle = bestThird;
+  for (let third = Math.max(from, middle - 2); third < Math.min(to, middle + 3); third += 1)
+    take(third);
+  return best;
+}
+
+/** The same, kept for as long as the same apertures are asked about. */
+export function bestAt(reach: Reach, place: number, range: ApertureRange): BestAt {
+  const { best } = reach;
+  if (best.range.from !== range.from || best.range.to !== range.to) reach.best = { range, at: [] };
+  const known = reach.best.at[place];
+  if (known) return known;
+  const fresh = foundAt(reach, place, range);
+  reach.best.at[place] = fresh;
+  return fresh;
+}
+
+/** The widest aperture allowed at which a frame is Clear; null for none. */
+export const firstClear = (
+  reach: Reach,
+  focalMm: number,
+  range: ApertureRange,
+  frame: FrameSize,
+  travel: Travel,
+): number | null =>
+  aperturesAt(reach, focalMm, range).find((n) =>
+    isClearAt(haloAt(reach, focalMm, n), frame, travel, reach.limitStops),
+  ) ?? null;
