@@ -51,7 +51,7 @@ const HOUSE = [
     [...GROUND, ...KIT, 'core/halo', 'core/frame', 'core/rig', 'core/rig/report'],
   ],
   ['core/sweep', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
-  ['core/choose', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
+  ['core/choose', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
 
   // Measuring knows no rig and not the camera it is tried on.
   ['core/measure/file', GROUND],

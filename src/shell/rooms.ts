@@ -1,5 +1,5 @@
 /** The rooms, in the order in which people work: each told once, for the bar, the keys, the page and its title. */
-import { Backpack, LayoutGrid, Ruler, Telescope, type LucideIcon } from 'lucide-react';
+import { Backpack, LayoutGrid, ListFilter, Ruler, Telescope, type LucideIcon } from 'lucide-react';
 
 export interface RoomInfo {
   path: `/${string}`;
@@ -62,6 +62,19 @@ export const ROOMS = {
       'The shot list says which frames are worth most, and ticks off those you give it.',
       'Look at what the fit leaves before you accept: nothing accepted is ever overwritten.',
       'The log keeps what was expected beside what was found.',
+    ],
+  },
+  choose: {
+    path: '/choose',
+    name: 'Choose',
+    key: 'C',
+    icon: ListFilter,
+    help: [
+      'Say the job as one sentence; press any word of it to change it.',
+      'Every lens, train, body and mode of the kit is judged for it, fit first, corners exactly.',
+      'Rows that pass say for which views; near misses say what is missing, and what would mend it.',
+      'The chart shows what nothing beats in views, light and mass or price; the plan, the fewest rigs.',
+      'Put rows on the shortlist to see them side by side; open one on the Bench as a rig.',
     ],
   },
 } as const satisfies Readonly<Record<string, RoomInfo>>;

@@ -1,5 +1,6 @@
 /** Every worker of the program and what it is asked. The addresses are written out for the bundler. */
 import type { CameraDoor } from './camera.worker';
+import type { ChooseDoor } from './choose.worker';
 import { openDoor } from './door';
 import type { LensfunDoor } from './lensfun.worker';
 import type { MeasureDoor } from './measure.worker';
@@ -10,6 +11,9 @@ const MODULE = { type: 'module' } as const;
 
 export const openCamera = () =>
   openDoor<CameraDoor>(() => new Worker(new URL('./camera.worker.ts', import.meta.url), MODULE));
+
+export const openChoose = () =>
+  openDoor<ChooseDoor>(() => new Worker(new URL('./choose.worker.ts', import.meta.url), MODULE));
 
 export const openLensfun = () =>
   openDoor<LensfunDoor>(() => new Worker(new URL('./lensfun.worker.ts', import.meta.url), MODULE));

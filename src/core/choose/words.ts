@@ -23,6 +23,10 @@ export function lightWords({ tStop, light }: Pick<Candidate, 'tStop' | 'light'>)
   return light === 'T' ? tWords(tStop, 1) : `${tWords(tStop, 1)} at best`;
 }
 
+/** The same in few letters; a question mark says that a part's glass is not known. */
+export const lightFigure = (c: Pick<Candidate, 'tStop' | 'light'>): string =>
+  c.light === 'T at best' && c.tStop !== null ? `${tWords(c.tStop, 1)}?` : lightWords(c);
+
 /** Stops between two f-numbers. */
 const stopsBetween = (a: number, b: number): string =>
   stopsWords(Math.abs(2 * Math.log2(a / b)), 1);
@@ -61,41 +65,34 @@ const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string
     `serves ${whole(Math.floor(100 * (has ?? 0)))} % of the views, all are wanted`,
   mass: ({ has, wants }) => `${whole(over(has, wants))} g too heavy: ${whole(has ?? 0)} g`,
   price: ({ has, wants }) => `${whole(over(has, wants))} too dear: ${whole(has ?? 0)}`,
-  source: ({ words = '' }) => `${words === 'rentable' ? 'has to be rented' : 'has to be bought'}`,
+  source: ({ words }) => (words === 'rentable' ? 'has to be rented' : 'has to be bought'),
 };
 
 export const failWords = (fail: Fail, job: Job): string => FAIL_WORDS[fail.code](fail, job);
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** What one would do about a near miss; null where the words of its failing say it already. */
-export function wayOutOf({ fails }: Candidate, job: Job): string | null {
-  const [fail] = fails;
-  if (!fail || fails.length > 1) return null;
-  switch (fail.code) {
-    case 'corners':
-      return fail.has === null ? null : `allow ${scaleUpWords(fail.has)} of scale-up`;
-    case 'pixels':
-      return `deliver ${whole(fail.has ?? 0)} across`;
-    case 'light':
-      return `take T${fixed(fail.has ?? 0, 1)}`;
-    case 'view':
-      return `take ${view(fail.has ?? 0)} mm for ${view(fail.wants ?? 0)}`;
-    case 'frame rate':
-      return `shoot at ${short(fail.has ?? 0, 2)} frames a second`;
-    case 'mass':
-      return `carry ${whole(over(fail.has, fail.wants))} g more`;
-    case 'price':
-      return `spend ${whole(over(fail.has, fail.wants))} more`;
-    case 'source':
-      return fail.words === 'rentable' ? 'rent it' : 'buy it';
-    case 'range':
-      return 'take it for part of the views';
-    case 'depth':
-      return `take the depth of ${fWords(fail.has ?? 0, 1)} on 36×24`;
-    default:
-      return job.stabilised && fail.code === 'stabiliser' ? 'lock the camera off' : null;
-  }
+/** What one would do about a single failing; null where nothing would mend it. */
+const WAYS_OUT: Readonly<Record<Fail['code'], (fail: Fail) => string | null>> = {
+  fit: () => null,
+  stabiliser: () => 'lock the camera off',
+  autofocus: ({ has }) => (has === null ? null : 'focus by hand'),
+  'frame rate': ({ has }) => `shoot at ${short(has ?? 0, 2)} frames a second`,
+  pixels: ({ has }) => `deliver ${whole(has ?? 0)} across`,
+  view: ({ has, wants }) => `take ${view(has ?? 0)} mm for ${view(wants ?? 0)}`,
+  light: ({ has }) => `take T${fixed(has ?? 0, 1)}`,
+  depth: ({ has }) => `take the depth of ${fWords(has ?? 0, 1)} on 36×24`,
+  corners: ({ has }) => (has === null ? null : `allow ${scaleUpWords(has)} of scale-up`),
+  range: () => 'take it for part of the views',
+  mass: ({ has, wants }) => `carry ${whole(over(has, wants))} g more`,
+  price: ({ has, wants }) => `spend ${whole(over(has, wants))} more`,
+  source: ({ words }) => (words === 'rentable' ? 'rent it' : 'buy it'),
+};
+
+/** What one would do about a near miss; null where more than one thing is missing, or nothing would mend it. */
+export function wayOutOf({ fails }: Pick<Candidate, 'fails'>): string | null {
+  const [fail, ...others] = fails;
+  return fail && others.length === 0 ? WAYS_OUT[fail.code](fail) : null;
 }
 
 const UNKNOWN_WORDS: Readonly<Record<Unknown, string>> = {

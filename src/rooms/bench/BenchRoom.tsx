@@ -7,10 +7,10 @@ import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
 import { ActingButton } from '@/ui/controls/Buttons';
+import { NameDialog } from '@/ui/controls/NameDialog';
 import { RibbonPatterns } from '@/ui/marks/RibbonPatterns';
 import { BENCH_SHORTCUTS, benchKeys } from './benchKeys';
 import { EmptyBench } from './EmptyBench';
-import { RigNameDialog } from './RigNameDialog';
 import { RigOnBench } from './RigOnBench';
 import { RigStrip } from './RigStrip';
 import { RigTools } from './RigTools';
@@ -118,7 +118,8 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
         <EmptyBench onOpen={files.open} onNewRig={rigs.create} onStart={asking.ask} />
       )}
       {rigs.naming && record && (
-        <RigNameDialog
+        <NameDialog
+          what="rig"
           name={record.name}
           onName={(name) => {
             actions.change('Rename a rig', { name });

@@ -9,6 +9,7 @@ import { findChains } from '@/core/rig/search/chains';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
 import type { MenuAction } from '@/ui/controls/MenuButton';
+import { copyLink } from '@/shell/copyLink';
 import { guarded, type Tell } from '@/shell/tell';
 import type { BenchActions } from './useBench';
 
@@ -51,23 +52,6 @@ const copyOf = (rig: RigRecord): RigRecord => ({
   id: newId(),
   name: `${rig.name.slice(0, 190)}, copy`,
 });
-
-function copyLink(tell: Tell): void {
-  const link = window.location.href;
-  const byHand = () => tell({ kind: 'said', text: `Copy this link: ${link}` });
-  // Only a page served safely has a clipboard.
-  if (!('clipboard' in navigator)) {
-    byHand();
-    return;
-  }
-  navigator.clipboard
-    .writeText(link)
-    .then(
-      () =>
-        tell({ kind: 'said', text: 'The link to this rig, as it is set, is on the clipboard.' }),
-      byHand,
-    );
-}
 
 interface RigActionsNeeds {
   workspace: Workspace;
@@ -118,7 +102,7 @@ export function useRigActions({ workspace, record, bench, tell, onStart }: RigAc
           id: 'link',
           label: 'Copy a link to it',
           note: 'with its settings',
-          act: () => copyLink(tell),
+          act: () => copyLink(tell, 'this rig, as it is set,'),
         },
         {
           id: 'delete',

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { MainButton, TextButton } from '@/ui/controls/Buttons';
-import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { MainButton, TextButton } from './Buttons';
+import { DialogActions, DialogSheet } from './DialogSheet';
 
 const Field = styled(TextField)`
   display: grid;
@@ -20,17 +20,20 @@ const Field = styled(TextField)`
   }
 `;
 
-interface RigNameDialogProps {
+interface NameDialogProps {
+  /** What gets the name: "rig". */
+  what: string;
   name: string;
   onName: (name: string) => void;
   onClose: () => void;
 }
 
-export function RigNameDialog({ name, onName, onClose }: RigNameDialogProps) {
+/** Asks for the name of something. */
+export function NameDialog({ what, name, onName, onClose }: NameDialogProps) {
   const [typed, setTyped] = useState(name);
   const usable = typed.trim().length > 0;
   return (
-    <DialogSheet title="Name this rig" open onClose={onClose}>
+    <DialogSheet title={`Name this ${what}`} open onClose={onClose}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -42,7 +45,7 @@ export function RigNameDialog({ name, onName, onClose }: RigNameDialogProps) {
           <Label>Name</Label>
           <Input />
         </Field>
-        {!usable && <p role="alert">A rig needs a name of at least one character.</p>}
+        {!usable && <p role="alert">A {what} needs a name of at least one character.</p>}
         <DialogActions>
           <TextButton onPress={onClose}>Leave it</TextButton>
           <MainButton type="submit" isDisabled={!usable}>

@@ -1,0 +1,110 @@
+'use client';
+import { useMemo } from 'react';
+import styled from 'styled-components';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { RoomFrame } from '@/shell/RoomFrame';
+import { RoomHeader } from '@/shell/RoomHeader';
+import { ROOMS } from '@/shell/rooms';
+import { ShellParts } from '@/shell/ShellParts';
+import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
+import { LineButton, MainLink } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
+import { MenuButton } from '@/ui/controls/MenuButton';
+import { NameDialog } from '@/ui/controls/NameDialog';
+import { OpenJob } from './OpenJob';
+import { useJob, type JobInHand } from './useJob';
+
+const JobPlace = styled.div`
+  flex: 1;
+  min-width: 0;
+`;
+
+const SHORTCUTS = [
+  { keys: '/', does: 'search the rows' },
+  { keys: 'n', does: 'the near misses, or what passes' },
+];
+const NO_KEYS = {};
+
+function EmptyChoose({ shell }: { shell: Shell }) {
+  const { files } = shell;
+  useShellKeys(shell, NO_KEYS);
+  return (
+    <EmptyPlace>
+      <h1>Nothing to choose from yet</h1>
+      <p>Choosing needs bodies and lenses: say what you have, or look at the demo first.</p>
+      <FirstActs>
+        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
+        <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
+        <LineButton onPress={files.open}>Open a workspace file</LineButton>
+      </FirstActs>
+    </EmptyPlace>
+  );
+}
+
+/** Which job is in hand, and what can be done with it as a whole. */
+function JobTools({ workspace, inHand }: { workspace: Workspace; inHand: JobInHand }) {
+  const { job, isKept, choose, actions } = inHand;
+  const groups = [
+    {
+      title: 'Jobs in this workspace',
+      options: [
+        ...(isKept || workspace.jobs.some((j) => j.id === job.id)
+          ? []
+          : [{ id: job.id, label: job.name, note: 'not kept yet' }]),
+        ...workspace.jobs.map((j) => ({ id: j.id, label: j.name })),
+      ],
+    },
+  ];
+  return (
+    <>
+      <JobPlace>
+        <Choice bare label="Job" groups={groups} chosen={job.id} onChoose={choose} />
+      </JobPlace>
+      <MenuButton label="Job" actions={actions} />
+    </>
+  );
+}
+
+function OpenChoose({ workspace }: { workspace: Workspace }) {
+  const shell = useShell(workspace);
+  const inHand = useJob(workspace, shell.tell);
+  const hasKit = workspace.bodies.length > 0 && workspace.lenses.length > 0;
+  const tools = useMemo(
+    () => hasKit && <JobTools workspace={workspace} inHand={inHand} />,
+    [hasKit, workspace, inHand],
+  );
+  return (
+    <>
+      <RoomHeader room="choose" keys={shell.keys} fileActions={shell.fileActions}>
+        {tools}
+      </RoomHeader>
+      {hasKit ? (
+        <OpenJob workspace={workspace} shell={shell} inHand={inHand} />
+      ) : (
+        <EmptyChoose shell={shell} />
+      )}
+      {inHand.isNaming && (
+        <NameDialog
+          what="job"
+          name={inHand.job.name}
+          onName={(name) => {
+            inHand.rename(name);
+            inHand.stopNaming();
+          }}
+          onClose={inHand.stopNaming}
+        />
+      )}
+      <ShellParts room="choose" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+    </>
+  );
+}
+
+/** Choose: which rigs of the kit can do a job. */
+export function ChooseRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
+  return (
+    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
+      {(workspace) => <OpenChoose workspace={workspace} />}
+    </RoomFrame>
+  );
+}

@@ -1,0 +1,131 @@
+'use client';
+import {
+  CartesianGrid,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import styled from 'styled-components';
+import { candidateKey, type Candidate } from '@/core/choose/candidate';
+import type { FrontCost } from '@/core/choose/front';
+import { lightWords, viewWords } from '@/core/choose/words';
+import { fixed } from '@/core/words/figures';
+import { wholeName, type Namer } from './names';
+
+const Place = styled.div`
+  height: 190px;
+`;
+
+const Bubble = styled.div`
+  max-width: 260px;
+  padding: 6px 10px;
+  background: var(--lifted);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  font-size: 12px;
+`;
+
+const TICK = { fill: 'var(--muted)', fontSize: 11 };
+
+interface Point {
+  light: number;
+  cost: number;
+  candidate: Candidate;
+}
+
+const pointsOf = (candidates: readonly Candidate[], cost: FrontCost): Point[] =>
+  candidates.flatMap((candidate) => {
+    const { tStop } = candidate;
+    const value = candidate[cost];
+    return tStop === null || value === null ? [] : [{ light: tStop, cost: value, candidate }];
+  });
+
+interface FrontChartProps {
+  passing: readonly Candidate[];
+  front: readonly Candidate[];
+  cost: FrontCost;
+  nameOf: Namer;
+  onChoose: (candidate: Candidate) => void;
+}
+
+/** More dots than this are a cloud. */
+const MOST_DOTS = 300;
+
+/** Light against mass or price: what nothing beats glows, all else is quiet. */
+export default function FrontChart({ passing, front, cost, nameOf, onChoose }: FrontChartProps) {
+  const best = new Set(front.map(candidateKey));
+  const others = passing.filter((c) => !best.has(candidateKey(c))).slice(0, MOST_DOTS);
+  const choose = (point: unknown) => {
+    const { payload } = point as { payload?: Point };
+    if (payload) onChoose(payload.candidate);
+  };
+  return (
+    <Place
+      role="img"
+      aria-label={`Light against ${cost === 'massG' ? 'mass' : 'price'}: ${front.length} rigs that no other beats, of ${passing.length}.`}
+    >
+      <ResponsiveContainer width="100%" height="100%">
+        <ScatterChart
+          margin={{ top: 6, right: 12, bottom: 16, left: 0 }}
+          accessibilityLayer={false}
+        >
+          <CartesianGrid stroke="var(--line)" strokeWidth={0.5} />
+          <XAxis
+            type="number"
+            dataKey="cost"
+            domain={[
+              (low: number) => Math.floor(low * 0.95),
+              (high: number) => Math.ceil(high * 1.05),
+            ]}
+            tickCount={4}
+            stroke="var(--line)"
+            tick={TICK}
+            tickFormatter={(v: number) => (cost === 'massG' ? `${v} g` : String(v))}
+          />
+          <YAxis
+            type="number"
+            dataKey="light"
+            scale="log"
+            reversed
+            domain={[(low: number) => low * 0.93, (high: number) => high * 1.07]}
+            width={34}
+            stroke="var(--line)"
+            tick={TICK}
+            tickFormatter={(v: number) => `T${fixed(v, 1)}`}
+          />
+          <Tooltip
+            isAnimationActive={false}
+            cursor={false}
+            content={({ payload }) => {
+              const point = payload[0]?.payload as Point | undefined;
+              return point ? (
+                <Bubble>
+                  {wholeName(nameOf(point.candidate))}: {viewWords(point.candidate.views)},{' '}
+                  {lightWords(point.candidate)}
+                </Bubble>
+              ) : null;
+            }}
+          />
+          <Scatter
+            data={pointsOf(others, cost)}
+            fill="var(--muted)"
+            fillOpacity={0.5}
+            isAnimationActive={false}
+            onClick={choose}
+          />
+          <Scatter
+            data={pointsOf(front, cost)}
+            fill="var(--amber)"
+            stroke="var(--ground)"
+            shape="diamond"
+            isAnimationActive={false}
+            onClick={choose}
+          />
+        </ScatterChart>
+      </ResponsiveContainer>
+    </Place>
+  );
+}

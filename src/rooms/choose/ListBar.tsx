@@ -1,0 +1,175 @@
+'use client';
+import styled from 'styled-components';
+import { TextButton } from '@/ui/controls/Buttons';
+import { Choice } from '@/ui/controls/Choice';
+import { GROUPINGS, SORTS } from './listing';
+import type { Search } from './useFound';
+import type { ListInHand } from './useList';
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 8px;
+  margin-top: 6px;
+  padding-top: 4px;
+  border-top: 1px solid var(--line);
+  [aria-pressed='true'] {
+    color: var(--amber);
+  }
+`;
+
+const Find = styled.input`
+  width: 110px;
+  padding: 3px 6px;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: none;
+  &::placeholder {
+    color: var(--muted);
+    opacity: 1;
+  }
+`;
+
+const Progress = styled.progress`
+  width: 90px;
+  height: 6px;
+  accent-color: var(--amber);
+`;
+
+const Muted = styled.span`
+  color: var(--muted);
+`;
+
+const Nothing = styled.div`
+  padding: 20px 0;
+  color: var(--muted);
+  display: grid;
+  gap: 6px;
+`;
+
+const FIRST_FAILED = {
+  fit: 'do not go together',
+  stabiliser: 'have no stabiliser',
+  autofocus: 'have no autofocus that works',
+  'frame rate': 'are too slow in frames a second',
+  pixels: 'have too few pixels',
+  view: 'see too wide or too narrow',
+  light: 'are too slow',
+  depth: 'have another depth',
+  corners: 'have dark corners',
+  range: 'serve part of the views alone',
+  mass: 'are too heavy',
+  price: 'are too dear',
+  source: 'are not to be had as asked',
+} as const;
+
+/** What most of them fail by, the commonest first. */
+function failingWords({ failedBy }: Search['found']): string {
+  return Object.entries(failedBy)
+    .toSorted(([, a], [, b]) => (b ?? 0) - (a ?? 0))
+    .slice(0, 4)
+    .map(([code, n]) => `${n ?? 0} ${FIRST_FAILED[code as keyof typeof FIRST_FAILED]}`)
+    .join(', ');
+}
+
+/** How far the search is, and how to stop it. */
+function SearchState({ search }: { search: Search }) {
+  const { judged, total, state, stop, again } = search;
+  const counted = total.toLocaleString('en');
+  if (state === 'running')
+    return (
+      <>
+        <Progress aria-label="Judged" value={judged} max={Math.max(1, total)} />
+        <Muted>
+          {judged.toLocaleString('en')} of {counted}
+        </Muted>
+        <TextButton onPress={stop}>Stop</TextButton>
+      </>
+    );
+  if (state === 'lost')
+    return (
+      <span role="alert">
+        The search broke off. <TextButton onPress={again}>Search again</TextButton>
+      </span>
+    );
+  return (
+    <Muted role="status" data-testid="choose-count">
+      of {counted} combinations
+      {state === 'stopped' && '; stopped before the end'}
+      {state === 'stopped' && <TextButton onPress={again}>Go on from the start</TextButton>}
+    </Muted>
+  );
+}
+
+const options = (title: string, words: readonly string[]) => [
+  { title, options: words.map((id) => ({ id, label: id })) },
+];
+const SORT_OPTIONS = options('Order', SORTS);
+const GROUP_OPTIONS = options('Groups', GROUPINGS);
+
+interface ListBarProps {
+  search: Search;
+  list: ListInHand;
+}
+
+/** Which rows, in what order, and how far the search is. */
+export function ListBar({ search, list }: ListBarProps) {
+  const { listing, set, showsNear, turnNear, find } = list;
+  return (
+    <Bar>
+      <TextButton aria-pressed={!showsNear} onPress={() => showsNear && turnNear()}>
+        {search.found.passed.toLocaleString('en')} can do it
+      </TextButton>
+      <TextButton aria-pressed={showsNear} onPress={() => !showsNear && turnNear()}>
+        {search.found.near.length} near misses
+      </TextButton>
+      <Choice
+        bare
+        label="Order"
+        groups={SORT_OPTIONS}
+        chosen={listing.sort}
+        onChoose={(id) => set({ sort: SORTS.find((s) => s === id) ?? 'best first' })}
+      />
+      <Choice
+        bare
+        label="Groups"
+        groups={GROUP_OPTIONS}
+        chosen={listing.grouping}
+        onChoose={(id) => set({ grouping: GROUPINGS.find((g) => g === id) ?? 'not grouped' })}
+      />
+      <Find
+        ref={find}
+        aria-label="Search the rows"
+        placeholder="search"
+        value={listing.sought}
+        onChange={(event) => set({ sought: event.target.value })}
+      />
+      {listing.only && <TextButton onPress={() => set({ only: null })}>Show all rows</TextButton>}
+      <SearchState search={search} />
+    </Bar>
+  );
+}
+
+const nothingWords = ({ listing, showsNear }: ListInHand): string => {
+  if (listing.sought || listing.only) return 'No row has these words.';
+  return showsNear
+    ? 'Nothing misses by a single thing that could be mended.'
+    : 'Nothing in this kit can do it as asked.';
+};
+
+/** Why there are no rows. */
+export function NoRows({ search, list }: ListBarProps) {
+  if (search.state === 'running') return null;
+  return (
+    <Nothing>
+      <p>{nothingWords(list)}</p>
+      {!list.showsNear && <p>{failingWords(search.found)}.</p>}
+      {!list.showsNear && search.found.near.length > 0 && (
+        <p>
+          <TextButton onPress={list.turnNear}>Look at the near misses</TextButton>
+        </p>
+      )}
+    </Nothing>
+  );
+}

@@ -1,0 +1,152 @@
+'use client';
+import { useCallback, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { rigRecordOf } from '@/core/choose/asRig';
+import { candidateKey, type Candidate } from '@/core/choose/candidate';
+import { rigQuery } from '@/core/exchange/link';
+import { newId } from '@/core/kit/newId';
+import { fullName } from '@/core/kit/records/body';
+import type { Job } from '@/core/kit/records/job';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { ROOMS } from '@/shell/rooms';
+import { stored } from '@/shell/tell';
+import { useShellKeys, type Shell } from '@/shell/useShell';
+import { db } from '@/store/instance';
+import { commit } from '@/store/journal';
+import { PHONE } from '@/ui/theme/type';
+import { JobSentence } from './JobSentence';
+import { ListBar, NoRows } from './ListBar';
+import { namerOf, type Namer } from './names';
+import { Rows } from './Rows';
+import { SidePanel } from './SidePanel';
+import { useFound } from './useFound';
+import type { JobInHand } from './useJob';
+import { useList } from './useList';
+
+const Columns = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 332px;
+  @media ${PHONE} {
+    display: block;
+  }
+`;
+
+const Left = styled.section`
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  padding: 10px 16px 0;
+  @media ${PHONE} {
+    padding: 10px 10px 12px;
+  }
+`;
+
+const Muted = styled.span`
+  color: var(--muted);
+`;
+
+interface OpenJobProps {
+  workspace: Workspace;
+  shell: Shell;
+  inHand: JobInHand;
+}
+
+/** What is put on the shortlist, by key. */
+function useShortlist() {
+  const [list, setList] = useState<readonly Candidate[]>([]);
+  const turn = useCallback(
+    (candidate: Candidate) =>
+      setList((now) => {
+        const key = candidateKey(candidate);
+        const others = now.filter((c) => candidateKey(c) !== key);
+        return others.length < now.length ? others : [...now, candidate];
+      }),
+    [],
+  );
+  return [list, turn] as const;
+}
+
+/** Puts a row on the Bench as a rig of its own. */
+function useOpen({ workspace, shell, inHand }: OpenJobProps, nameOf: Namer) {
+  const { tell, keys } = shell;
+  const { job } = inHand;
+  return useCallback(
+    (candidate: Candidate) => {
+      const name = `${job.name}: ${nameOf(candidate).lens}`.slice(0, 200);
+      const record = rigRecordOf(candidate, job, workspace, { id: newId(), name });
+      stored(tell, async () => {
+        const done = await commit(db, 'Put a chosen rig on the Bench', [
+          { table: 'rigs', id: record.id, after: record },
+        ]);
+        keys.visit(`${ROOMS.bench.path}?${rigQuery(record.id, record.settings)}`);
+        return done;
+      });
+    },
+    [job, keys, nameOf, tell, workspace],
+  );
+}
+
+/** Gear that is left out, by name. */
+function useLeftOut({ bodies, lenses, parts }: Workspace, { leaveOut }: Job) {
+  return useMemo(() => {
+    const gear = [...bodies, ...lenses, ...parts];
+    return leaveOut.map((id) => {
+      const found = gear.find((g) => g.id === id);
+      return { id, name: found ? fullName(found) : id };
+    });
+  }, [bodies, lenses, parts, leaveOut]);
+}
+
+/** A job, the rows it has, and what they come to. */
+export function OpenJob(props: OpenJobProps) {
+  const { workspace, shell, inHand } = props;
+  const { job, change, isLinked } = inHand;
+  const search = useFound(workspace, job);
+  const nameOf = useMemo(() => namerOf(workspace), [workspace]);
+  const list = useList(search.found, nameOf);
+  const [shortlist, onShortlist] = useShortlist();
+  const onOpen = useOpen(props, nameOf);
+  const leftOut = useLeftOut(workspace, job);
+  useShellKeys(shell, { '/': () => list.find.current?.focus(), n: list.turnNear });
+  return (
+    <Columns>
+      <Left aria-label="Rigs for the job">
+        <JobSentence job={job} onChange={change} leftOut={leftOut} />
+        {isLinked && (
+          <Muted>As the link tells it; it is kept here once a word of it is changed.</Muted>
+        )}
+        <ListBar search={search} list={list} />
+        {list.items.length > 0 ? (
+          <Rows
+            label={list.showsNear ? 'Near misses' : 'Rigs that can do it'}
+            items={list.items}
+            job={job}
+            workspace={workspace}
+            nameOf={nameOf}
+            shortlist={new Set(shortlist.map(candidateKey))}
+            chosen={list.chosen}
+            onShortlist={onShortlist}
+            onOpen={onOpen}
+            onLeaveOut={(id, name) =>
+              change(`Leave ${name} out`, { leaveOut: [...job.leaveOut, id] })
+            }
+          />
+        ) : (
+          <NoRows search={search} list={list} />
+        )}
+      </Left>
+      <SidePanel
+        found={search.found}
+        job={job}
+        nameOf={nameOf}
+        shortlist={shortlist}
+        onlyFront={list.listing.only !== null}
+        onOnlyFront={list.showOnly}
+        onChoose={list.show}
+      />
+    </Columns>
+  );
+}

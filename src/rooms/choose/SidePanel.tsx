@@ -1,0 +1,244 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { candidateKey, type Candidate } from '@/core/choose/candidate';
+import { frontOf, type FrontCost } from '@/core/choose/front';
+import { coveragePlan } from '@/core/choose/plan';
+import type { Kept } from '@/core/choose/ranking';
+import { lightWords, viewWords, wayOutOf } from '@/core/choose/words';
+import type { Job } from '@/core/kit/records/job';
+import { fixed } from '@/core/words/figures';
+import { TextButton } from '@/ui/controls/Buttons';
+import { engraved, PHONE } from '@/ui/theme/type';
+import { wholeName, type Namer } from './names';
+
+const ChartPlace = styled.div`
+  height: 190px;
+`;
+
+const FrontChart = dynamic(() => import('./FrontChart'), {
+  ssr: false,
+  loading: () => <ChartPlace />,
+});
+
+const Panel = styled.aside`
+  border-left: 1px solid var(--line);
+  padding: 12px 16px 24px;
+  overflow: auto;
+  h2 {
+    margin-top: 14px;
+    padding-bottom: 3px;
+    border-bottom: 1px solid var(--line);
+    font-weight: 650;
+    color: var(--muted);
+  }
+  h2:first-child {
+    margin-top: 0;
+  }
+  @media ${PHONE} {
+    border: 0;
+    border-top: 1px solid var(--line);
+    overflow: visible;
+  }
+`;
+
+const Muted = styled.p`
+  margin-top: 4px;
+  color: var(--muted);
+`;
+
+const Acts = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 4px;
+  margin-left: -8px;
+  [aria-pressed='true'] {
+    color: var(--amber);
+  }
+`;
+
+const Step = styled.li`
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+  strong {
+    ${engraved}
+    margin-right: 8px;
+  }
+  span {
+    color: var(--muted);
+  }
+`;
+
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 12px;
+  th,
+  td {
+    padding: 3px 6px 3px 0;
+    text-align: left;
+    vertical-align: top;
+    border-bottom: 1px solid var(--line);
+  }
+  th {
+    color: var(--muted);
+    font-weight: 500;
+  }
+  td {
+    ${engraved}
+  }
+`;
+
+interface SidePanelProps {
+  found: Kept;
+  job: Job;
+  nameOf: Namer;
+  shortlist: readonly Candidate[];
+  onlyFront: boolean;
+  onOnlyFront: (keys: ReadonlySet<string> | null) => void;
+  onChoose: (candidate: Candidate) => void;
+}
+
+/** The best trade-offs as a chart, which filters the rows. */
+function Front({ found, nameOf, onlyFront, onOnlyFront, onChoose }: SidePanelProps) {
+  const [cost, setCost] = useState<FrontCost>('massG');
+  const front = useMemo(() => frontOf(found.passing, cost), [found.passing, cost]);
+  const unknown = found.passing.filter((c) => c[cost] === null).length;
+  const word = cost === 'massG' ? 'mass' : 'price';
+  return (
+    <>
+      <h2>Trade-offs</h2>
+      <Acts>
+        {(['massG', 'price'] as const).map((each) => (
+          <TextButton key={each} aria-pressed={cost === each} onPress={() => setCost(each)}>
+            {each === 'massG' ? 'light against mass' : 'light against price'}
+          </TextButton>
+        ))}
+      </Acts>
+      {front.length > 0 ? (
+        <>
+          <FrontChart
+            passing={found.passing}
+            front={front}
+            cost={cost}
+            nameOf={nameOf}
+            onChoose={onChoose}
+          />
+          <Acts>
+            <TextButton
+              aria-pressed={onlyFront}
+              onPress={() => onOnlyFront(onlyFront ? null : new Set(front.map(candidateKey)))}
+            >
+              {onlyFront ? 'Show all rows' : `Only the ${front.length} that nothing beats`}
+            </TextButton>
+          </Acts>
+        </>
+      ) : (
+        <Muted>Nothing with a known {word} passes.</Muted>
+      )}
+      {unknown > 0 && (
+        <Muted>
+          {unknown} of {found.passing.length} have no known {word} and stand on no chart.
+        </Muted>
+      )}
+    </>
+  );
+}
+
+/** The fewest rigs that span the views, and what is open. */
+function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
+  const plan = useMemo(
+    () => coveragePlan(found.passing, found.near, job),
+    [found.passing, found.near, job],
+  );
+  return (
+    <>
+      <h2>Fewest rigs for all the views</h2>
+      {!plan && <Muted>Nothing passes, so there is none.</Muted>}
+      <ul>
+        {plan?.steps.map(({ candidate, views }) => (
+          <Step key={`${candidateKey(candidate)}/${views.from}`}>
+            <strong>{viewWords([views])}</strong>
+            {wholeName(nameOf(candidate))}
+          </Step>
+        ))}
+        {plan?.gaps.map((gap, i) => {
+          const closer = plan.closers[i];
+          return (
+            <Step key={gap.from}>
+              <strong>{viewWords([gap])}</strong>
+              <span>
+                open.{' '}
+                {closer
+                  ? `${wholeName(nameOf(closer))} would close it: ${wayOutOf(closer) ?? ''}.`
+                  : 'Nothing in the kit closes it.'}
+              </span>
+              {closer && <TextButton onPress={() => onChoose(closer)}>Show it</TextButton>}
+            </Step>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
+
+const ROWS: readonly [string, (c: Candidate) => string][] = [
+  ['views', (c) => viewWords(c.views) || '–'],
+  ['light', lightWords],
+  ['scale-up', (c) => (c.scale > 1.0005 ? `${fixed((c.scale - 1) * 100, 1)} %` : 'none')],
+  ['pixels across', (c) => fixed(c.pixelsAcross, 0)],
+  ['mass', (c) => (c.massG === null ? 'not known' : `${fixed(c.massG, 0)} g`)],
+  ['price', (c) => (c.price === null ? 'not known' : fixed(c.price, 0))],
+  ['to be had', (c) => c.source ?? 'not told'],
+];
+
+function Shortlist({ shortlist, nameOf }: SidePanelProps) {
+  if (shortlist.length === 0)
+    return (
+      <>
+        <h2>Shortlist</h2>
+        <Muted>Rows with a star stand here side by side.</Muted>
+      </>
+    );
+  return (
+    <>
+      <h2>Shortlist</h2>
+      <div style={{ overflowX: 'auto' }}>
+        <Table>
+          <thead>
+            <tr>
+              <th scope="col" />
+              {shortlist.map((c) => (
+                <th key={candidateKey(c)} scope="col">
+                  {wholeName(nameOf(c))}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {ROWS.map(([name, figure]) => (
+              <tr key={name}>
+                <th scope="row">{name}</th>
+                {shortlist.map((c) => (
+                  <td key={candidateKey(c)}>{figure(c)}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </div>
+    </>
+  );
+}
+
+/** What the rows come to: trade-offs, plan, shortlist. */
+export function SidePanel(props: SidePanelProps) {
+  return (
+    <Panel aria-label="What the rows come to">
+      <PlanList {...props} />
+      <Front {...props} />
+      <Shortlist {...props} />
+    </Panel>
+  );
+}

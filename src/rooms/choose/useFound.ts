@@ -1,0 +1,133 @@
+'use client';
+import { proxy } from 'comlink';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Candidate } from '@/core/choose/candidate';
+import { keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
+import type { Job } from '@/core/kit/records/job';
+import { EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records/workspace';
+import { WorkerClosed } from '@/workers/door';
+import { openChoose } from '@/workers/doors';
+
+export interface Search {
+  found: Kept;
+  judged: number;
+  total: number;
+  state: 'running' | 'done' | 'stopped' | 'lost';
+  stop: () => void;
+  again: () => void;
+}
+
+type Found = Omit<Search, 'stop' | 'again'>;
+
+const BEGUN: Found = { found: nothingKept(), judged: 0, total: 0, state: 'running' };
+/** While words of the job are still being changed, ms. */
+const SETTLE_MS = 200;
+const MOST_WORKERS = 8;
+
+/** What one worker has told so far. */
+interface Part {
+  judged: number;
+  total: number;
+  kept: Kept;
+}
+
+/** As many workers as the machine has cores, each with a share of the lenses. */
+function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
+  const count = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency || 1));
+  const parts = Array.from({ length: count }, (): Part => ({
+    judged: 0,
+    total: 0,
+    kept: nothingKept(),
+  }));
+  const doors = parts.map(() => openChoose());
+  const report = (state: Found['state']) =>
+    tell({
+      found: together(parts.map((p) => p.kept)),
+      judged: parts.reduce((sum, p) => sum + p.judged, 0),
+      total: parts.reduce((sum, p) => sum + p.total, 0),
+      state,
+    });
+  const close = () => {
+    for (const door of doors) door.close();
+  };
+  const works = doors.map(async (door, i) => {
+    const part = parts[i];
+    if (!part) return;
+    const hear = proxy(
+      ({
+        judged,
+        total,
+        passed,
+        fresh,
+      }: {
+        judged: number;
+        total: number;
+        passed: number;
+        fresh: Candidate[];
+      }) => {
+        for (const candidate of fresh) keep(part.kept, candidate);
+        Object.assign(part, { judged, total });
+        part.kept.passed = passed;
+        report('running');
+        return Promise.resolve();
+      },
+    );
+    part.kept = await door.ask((worker) =>
+      worker.run(workspace, job, { part: i, of: count }, hear),
+    );
+    part.judged = part.total;
+  });
+  Promise.all(works).then(
+    () => {
+      report('done');
+      close();
+    },
+    (error: unknown) => {
+      if (!(error instanceof WorkerClosed)) report('lost');
+      close();
+    },
+  );
+  return {
+    stop: () => {
+      close();
+      report('stopped');
+    },
+    close,
+  };
+}
+
+/** The gear alone: a change of rigs or jobs starts no search. */
+function useGear({ mounts, bodies, lenses, parts, judgement }: Workspace): Workspace {
+  return useMemo(
+    () => ({ ...EMPTY_WORKSPACE, mounts, bodies, lenses, parts, judgement }),
+    [mounts, bodies, lenses, parts, judgement],
+  );
+}
+
+/** What of a job changes what is found. */
+const factsOf = ({ id: _, name: __, note: ___, ...facts }: Job): string => JSON.stringify(facts);
+
+/** Every combination of the kit judged for a job; begun anew when either changes. */
+export function useFound(workspace: Workspace, job: Job): Search {
+  const gear = useGear(workspace);
+  const facts = factsOf(job);
+  const [found, setFound] = useState<Found>(BEGUN);
+  const [running, setRunning] = useState<ReturnType<typeof search> | null>(null);
+  const [turn, setTurn] = useState(0);
+  useEffect(() => {
+    let work: ReturnType<typeof search> | null = null;
+    const timer = setTimeout(() => {
+      setFound((last) => ({ ...last, judged: 0, total: 0, state: 'running' }));
+      work = search(gear, { ...job, ...(JSON.parse(facts) as Job) }, setFound);
+      setRunning(work);
+    }, SETTLE_MS);
+    return () => {
+      clearTimeout(timer);
+      work?.close();
+    };
+    // The facts say all of the job that matters here.
+  }, [gear, facts, turn]); // eslint-disable-line react-hooks/exhaustive-deps
+  const stop = useCallback(() => running?.stop(), [running]);
+  const again = useCallback(() => setTurn((n) => n + 1), []);
+  return { ...found, stop, again };
+}

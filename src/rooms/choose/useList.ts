@@ -1,0 +1,59 @@
+'use client';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { candidateKey, type Candidate } from '@/core/choose/candidate';
+import type { Kept } from '@/core/choose/ranking';
+import { listed, type Item, type Listing } from './listing';
+import type { Namer } from './names';
+
+const PLAIN: Listing = { sort: 'best first', grouping: 'not grouped', sought: '', only: null };
+
+export interface ListInHand {
+  listing: Listing;
+  set: (next: Partial<Listing>) => void;
+  /** Whether the near misses are shown, and not what passes. */
+  showsNear: boolean;
+  turnNear: () => void;
+  items: readonly Item[];
+  /** The row in hand, by key. */
+  chosen: string | null;
+  /** Shows one alone. */
+  show: (candidate: Candidate) => void;
+  /** Shows some of what passes alone; null for all of it. */
+  showOnly: (keys: ReadonlySet<string> | null) => void;
+  find: React.RefObject<HTMLInputElement | null>;
+}
+
+/** Which rows are shown, and how. */
+export function useList({ passing, near }: Kept, nameOf: Namer): ListInHand {
+  const [listing, setListing] = useState<Listing>(PLAIN);
+  const [showsNear, setShowsNear] = useState(false);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const find = useRef<HTMLInputElement>(null);
+  const set = useCallback(
+    (next: Partial<Listing>) => setListing((now) => ({ ...now, ...next })),
+    [],
+  );
+  const shown = showsNear ? near : passing;
+  const items = useMemo(() => listed(shown, listing, nameOf), [shown, listing, nameOf]);
+  return {
+    listing,
+    set,
+    showsNear,
+    turnNear: () => {
+      setShowsNear((on) => !on);
+      set({ only: null });
+    },
+    items,
+    chosen,
+    show: (candidate) => {
+      setShowsNear(candidate.fails.length > 0);
+      set({ only: new Set([candidateKey(candidate)]) });
+      setChosen(candidateKey(candidate));
+    },
+    showOnly: (only) => {
+      setShowsNear(false);
+      set({ only });
+    },
+    find,
+  };
+}

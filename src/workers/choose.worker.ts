@@ -1,0 +1,54 @@
+/** A thin door to choosing: one share of the kit, what was found told as it is found. */
+import { expose } from 'comlink';
+import type { Candidate } from '@/core/choose/candidate';
+import { choose, countOf, type Share } from '@/core/choose/choose';
+import { byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
+import type { Job } from '@/core/kit/records/job';
+import type { Workspace } from '@/core/kit/records/workspace';
+
+export interface ChooseNews {
+  judged: number;
+  total: number;
+  passed: number;
+  /** The best of what was found since the last news. */
+  fresh: Candidate[];
+}
+
+/** Time between two pieces of news, ms. */
+const PACE_MS = 120;
+/** More at once nobody reads. */
+const MOST_FRESH = 60;
+/** Combinations between two looks at the clock. */
+const STRIDE = 64;
+
+const chooseDoor = {
+  /** Judges its share to the end and answers the best of it. */
+  async run(
+    workspace: Workspace,
+    job: Job,
+    share: Share,
+    tell: (news: ChooseNews) => Promise<void>,
+  ): Promise<Kept> {
+    const total = countOf(workspace, job, share);
+    const kept = nothingKept();
+    let fresh: Candidate[] = [];
+    let told = performance.now();
+    let count = 0;
+    for (const candidate of choose(workspace, job, share)) {
+      count += 1;
+      if (candidate && keep(kept, candidate) && fresh.length < 10 * MOST_FRESH)
+        fresh.push(candidate);
+      if (count % STRIDE !== 0 || performance.now() - told < PACE_MS) continue;
+      const best = fresh.toSorted(byRank).slice(0, MOST_FRESH);
+      await tell({ judged: count, total, passed: kept.passed, fresh: best });
+      fresh = [];
+      told = performance.now();
+    }
+    await tell({ judged: count, total: count, passed: kept.passed, fresh: [] });
+    return together([kept]);
+  },
+};
+
+export type ChooseDoor = typeof chooseDoor;
+
+expose(chooseDoor);
