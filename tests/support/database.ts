@@ -1,7 +1,7 @@
 /** A database of its own for each test, and what tests of the store ask of it. */
 import 'fake-indexeddb/auto';
 import { tideMill } from '@/core/demo/tideMill';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { TABLE_NAMES, type Workspace } from '@/core/kit/records/workspace';
 import { HaloDatabase } from '@/store/db';
 import { commit } from '@/store/journal';
 
@@ -14,17 +14,10 @@ export function freshDatabase(): HaloDatabase {
 
 /** The workspace with its records in the order of their ids, to compare. */
 export const sorted = (w: Workspace): Workspace => {
-  const byId = <T extends { id: string }>(list: T[]) =>
+  const byId = <T extends { id: string }>(list: readonly T[]) =>
     [...list].sort((a, b) => a.id.localeCompare(b.id));
-  return {
-    ...w,
-    mounts: byId(w.mounts),
-    bodies: byId(w.bodies),
-    lenses: byId(w.lenses),
-    parts: byId(w.parts),
-    rigs: byId(w.rigs),
-    markings: byId(w.markings),
-  };
+  const tables = TABLE_NAMES.map((table) => [table, byId<{ id: string }>(w[table])]);
+  return { ...w, ...(Object.fromEntries(tables) as Partial<Workspace>) };
 };
 
 /** A mount of that id under another name, as one step. */

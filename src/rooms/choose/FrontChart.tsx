@@ -51,6 +51,8 @@ interface FrontChartProps {
   onChoose: (candidate: Candidate) => void;
 }
 
+/** Ends of the scale are whole hundreds, of grams as of money. */
+const ROUND = 100;
 /** More dots than this are a cloud. */
 const MOST_DOTS = 300;
 
@@ -77,8 +79,8 @@ export default function FrontChart({ passing, front, cost, nameOf, onChoose }: F
             type="number"
             dataKey="cost"
             domain={[
-              (low: number) => Math.floor(low * 0.95),
-              (high: number) => Math.ceil(high * 1.05),
+              (low: number) => ROUND * Math.floor((low * 0.97) / ROUND),
+              (high: number) => ROUND * Math.ceil((high * 1.03) / ROUND),
             ]}
             tickCount={4}
             stroke="var(--line)"

@@ -14,7 +14,7 @@ import { ViewHeads } from './ViewScale';
 const Scroller = styled.div`
   flex: 1;
   min-height: 0;
-  overflow: auto;
+  overflow: hidden auto;
   @media ${PHONE} {
     max-height: 70vh;
   }
