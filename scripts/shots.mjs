@@ -45,6 +45,21 @@ const SHOTS = [
     isEmpty: true,
     presses: ['23.5×15.6', '24 MP', 'No'],
   },
+  { name: 'sweep-dark', path: '/sweep?rig=wheel-house-wide', theme: 'dark', size: [1280, 800] },
+  {
+    name: 'sweep-against',
+    path: '/sweep?rig=wheel-house-wide&against=train:p44-18',
+    theme: 'daylight',
+    size: [1280, 800],
+  },
+  { name: 'sweep-phone', path: '/sweep?rig=walk-through', theme: 'dark', size: [390, 844] },
+  { name: 'choose-dark', path: '/choose?job=sluice-wide', theme: 'dark', size: [1280, 800] },
+  {
+    name: 'choose-phone',
+    path: '/choose?job=wheel-house-interview',
+    theme: 'daylight',
+    size: [390, 844],
+  },
   {
     name: 'kit-dark',
     path: '/kit',
@@ -75,7 +90,7 @@ const SHOTS = [
 
 /** A room is ready once one of these stands on it. */
 const READY =
-  '[data-testid="verdict"], [role="rowheader"], section[aria-label="Session"], aside[aria-label="The answer so far"]';
+  '[data-testid="verdict"], [role="rowheader"], [role="listitem"], section[aria-label="Session"], aside[aria-label="The answer so far"]';
 
 mkdirSync(FOLDER, { recursive: true });
 const server = await serve({ port: 4400, demo: true });

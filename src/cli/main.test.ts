@@ -188,6 +188,19 @@ describe('halo choose', () => {
     );
     expect(all.out).toMatch(/^no /m);
   });
+
+  it('takes a job and a rig by its name', async () => {
+    const { out } = await halo('choose', WORKSPACE, '--job', 'sluice tower, wide and scope');
+    expect(out).toMatch(
+      /^yes Wendmere 18–35\/1\.8 > Ninefold reducer ×0\.71, 44\.00 to 18\.00 > Tolvane C26, 4K 16:9, 25 fps +Clear at 26–40 mm, all that is wanted, T1\.4\.$/m,
+    );
+    const plan = await halo('choose', WORKSPACE, '--job', 'wheel-house-interview', '--plan');
+    expect(plan.out).toMatch(/^24–26\.5 mm +open: nothing in the kit closes it$/m);
+    const named = await halo('sweep', `${WORKSPACE}#Wheel-house, wide`, '--windows');
+    expect(named.out).toMatch(/Clear from 24 mm at f\/1\.8/);
+    const none = await halo('choose', WORKSPACE, '--job', 'no such');
+    expect([none.code, none.err]).toEqual([2, expect.stringMatching(/there is no job "no such"/)]);
+  });
 });
 
 describe('bad input', () => {
@@ -267,6 +280,15 @@ describe('bad input', () => {
   it('an empty file is named', async () => {
     expect((await halo('evaluate', file('empty.json', ''))).err).toMatch(/empty\.json is empty/);
   });
+
+  it.each(['coverage', 'convert', 'evaluate', 'sweep', 'choose', 'measure'])(
+    '%s tells how it is used',
+    async (command) => {
+      const { code, out, err } = await halo(command, '--help');
+      expect([code, err]).toEqual([0, '']);
+      expect(out).toMatch(new RegExp(`^usage:\n  halo ${command} `));
+    },
+  );
 
   it('help is not an error', async () => {
     const { code, out } = await halo('--help');

@@ -43,6 +43,10 @@ export async function main(argv: readonly string[], { stdout, stderr }: Streams)
     stderr.write(`there is no command "${name}"; there are ${Object.keys(COMMANDS).join(', ')}.\n`);
     return 2;
   }
+  if (args.includes('--help')) {
+    stdout.write(`usage:\n  ${command.usage}\n`);
+    return 0;
+  }
   try {
     const output = await command.run(args);
     const json = args.includes('--json');

@@ -184,7 +184,7 @@ export class BenchPage {
 
   async menu(menu: string, item: string): Promise<void> {
     const trigger = await this.driver.findElement(
-      By.xpath(`//header//button[@aria-label=${quoted(menu)} and @aria-haspopup]`),
+      By.xpath(`//button[@aria-label=${quoted(menu)} and @aria-haspopup]`),
     );
     await trigger.click();
     await this.pressEntry('menuitem', item, `${menu} offers ${item}`);

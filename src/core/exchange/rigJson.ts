@@ -47,7 +47,10 @@ export function rigOfFile(data: unknown): Result<Rig> {
 
 /** The rig of that id in a workspace file, or why it cannot be had. */
 export function rigOfWorkspace(workspace: WorkspaceFile, rigId: string): Result<Rig> {
-  const record = workspace.rigs.find((r) => r.id === rigId);
+  const name = rigId.toLowerCase();
+  const record =
+    workspace.rigs.find((r) => r.id === rigId) ??
+    workspace.rigs.find((r) => r.name.toLowerCase() === name);
   if (!record) {
     const known = workspace.rigs
       .map((r) => r.id)

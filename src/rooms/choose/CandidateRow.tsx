@@ -76,6 +76,15 @@ const Name = styled.button`
   }
 `;
 
+/* Heard, not seen. */
+const Spoken = styled.i`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+`;
+
 const Figure = styled.span`
   ${engraved}
   text-align: right;
@@ -168,13 +177,9 @@ export const CandidateRow = memo(function CandidateRow(props: CandidateRowProps)
   return (
     <Line data-chosen={isChosen}>
       {rig ? <MiniFrame rig={rig} /> : <span />}
-      <Name
-        type="button"
-        onClick={() => onOpen(candidate)}
-        title={wholeName(named)}
-        aria-label={`Open on the Bench: ${wholeName(named)}`}
-      >
-        <strong>{named.lens}</strong>
+      <Name type="button" onClick={() => onOpen(candidate)} title={wholeName(named)}>
+        <Spoken>Open on the Bench: </Spoken>
+        <strong>{named.lens}</strong>{' '}
         <span>{[named.train, named.body, named.mode].filter(Boolean).join(' · ')}</span>
       </Name>
       <div data-part="scale">

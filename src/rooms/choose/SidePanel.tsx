@@ -159,15 +159,14 @@ function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
       <ul>
         {plan?.steps.map(({ candidate, views }) => (
           <Step key={`${candidateKey(candidate)}/${views.from}`}>
-            <strong>{viewWords([views])}</strong>
-            {wholeName(nameOf(candidate))}
+            <strong>{viewWords([views])}</strong> {wholeName(nameOf(candidate))}
           </Step>
         ))}
         {plan?.gaps.map((gap, i) => {
           const closer = plan.closers[i];
           return (
             <Step key={gap.from}>
-              <strong>{viewWords([gap])}</strong>
+              <strong>{viewWords([gap])}</strong>{' '}
               <span>
                 open.{' '}
                 {closer

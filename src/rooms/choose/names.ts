@@ -33,4 +33,4 @@ export function namerOf({ bodies, lenses, parts }: Workspace): Namer {
 
 /** All of it in one line. */
 export const wholeName = ({ lens, train, body, mode }: Named): string =>
-  [lens, train, `${body}, ${mode}`].filter(Boolean).join(' · ');
+  [lens, train, body, mode].filter(Boolean).join(' · ');

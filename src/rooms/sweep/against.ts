@@ -2,6 +2,7 @@
 import { fullName } from '@/core/kit/records/body';
 import type { Part } from '@/core/kit/records/part';
 import type { Workspace } from '@/core/kit/records/workspace';
+import { fitOf, fitProblem } from '@/core/rig/mechanicalFit';
 import { isMissing, resolveRig, turned, type Rig } from '@/core/rig/rig';
 import { findChains } from '@/core/rig/search/chains';
 import { bodyOffers, judgedChain, lensOffers } from '@/core/rig/search/offers';
@@ -61,8 +62,14 @@ export function againstOptions(workspace: Workspace, rig: Rig, recordId: string)
 export const againstId = (id: string): string | null => (id === NOTHING ? null : id);
 export const chosenAgainst = (id: string | null): string => id ?? NOTHING;
 
-/** The rig an option stands for; null where it is not there any more. */
+/** The rig an option stands for; null where it is not there any more, or does not go together. */
 export function heldAgainst(workspace: Workspace, rig: Rig, against: string): Rig | null {
+  const other = otherRig(workspace, rig, against);
+  if (!other || against.startsWith('rig:')) return other;
+  return fitProblem(fitOf(other, other.settings.fNumber)) === null ? other : null;
+}
+
+function otherRig(workspace: Workspace, rig: Rig, against: string): Rig | null {
   const colon = against.indexOf(':');
   const [kind, id] = [against.slice(0, colon), against.slice(colon + 1)];
   switch (kind) {
