@@ -1,5 +1,6 @@
 /** What a sweep says, in words. */
 import { isZoom, type Lens } from '../kit/records/lens';
+import { nearestMarked } from '../optics/apertures';
 import type { Window } from '../maths/windows';
 import { fWords, mm, scaleUpWords, short } from '../words/figures';
 import type { Spot } from './answer';
@@ -46,9 +47,16 @@ export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
   return `Clear ${whereClear(now)} at ${now.label}`;
 }
 
+/** An aperture as it is engraved, where one is. */
+function engraved(fNumber: number): string {
+  const { exact, marks } = nearestMarked(fNumber, 'third');
+  const isMarked = Math.abs(fNumber / exact - 1) < 0.02;
+  return isMarked ? `f/${marks[0] ?? ''}` : fWords(fNumber, 1);
+}
+
 /** A setting as it is dialled: "24 mm at f/2". */
 export const spotWords = ({ focalMm, fNumber }: Spot): string =>
-  `${focal(focalMm)} mm at ${fWords(fNumber, fNumber < 10 ? 1 : 0)}`;
+  `${focal(focalMm)} mm at ${engraved(fNumber)}`;
 
 /** What it leaves: "0.9 mm to spare". */
 export const spareWords = ({ marginMm }: Spot): string => `${mm(Math.max(0, marginMm))} to spare`;

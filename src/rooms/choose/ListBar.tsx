@@ -75,7 +75,7 @@ function failingWords({ failedBy }: Search['found']): string {
 
 /** How far the search is, and how to stop it. */
 function SearchState({ search }: { search: Search }) {
-  const { judged, total, state, stop, again } = search;
+  const { found, judged, total, state, stop, again } = search;
   const counted = total.toLocaleString('en');
   if (state === 'running')
     return (
@@ -96,6 +96,8 @@ function SearchState({ search }: { search: Search }) {
   return (
     <Muted role="status" data-testid="choose-count">
       of {counted} combinations
+      {found.passed > found.passing.length &&
+        `; the best ${found.passing.length.toLocaleString('en')} are listed`}
       {state === 'stopped' && '; stopped before the end'}
       {state === 'stopped' && <TextButton onPress={again}>Go on from the start</TextButton>}
     </Muted>

@@ -4,6 +4,7 @@ import { isZoom, type Lens } from '@/core/kit/records/lens';
 import type { RigSettings } from '@/core/kit/records/rigRecord';
 import { fitOf, fitProblem } from '@/core/rig/mechanicalFit';
 import { evaluate } from '@/core/rig/report/evaluate';
+import { ifJoined } from '@/core/rig/report/sentence';
 import type { Rig } from '@/core/rig/rig';
 import type { SweepAnswer, Spot } from '@/core/sweep/answer';
 import type { SweepCell } from '@/core/sweep/sweep';
@@ -170,16 +171,14 @@ export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanel
   const problem = fitProblem(fitOf(rig, rig.settings.fNumber));
   const isLost = answer === 'lost';
   const known = isLost ? null : answer;
+  const waiting = isLost ? 'Not worked out' : 'Working it out…';
+  const headline = known ? sweepHeadline(lens, known.now) : waiting;
   return (
     <Panel aria-label="What the sweep says">
       <h2 data-testid="sweep-answer" aria-live="polite">
-        {known ? sweepHeadline(lens, known.now) : isLost ? 'Not worked out' : 'Working it out…'}
+        {problem ? problem.words : headline}
       </h2>
-      {problem && (
-        <Trouble role="alert">
-          {problem.words}: {problem.sentence} What stands here is for if it went together.
-        </Trouble>
-      )}
+      {problem && <Trouble role="alert">{ifJoined(problem, `${headline}.`)}</Trouble>}
       {isLost && (
         <Muted role="alert">The search broke off; turning anything starts it again.</Muted>
       )}
