@@ -9,6 +9,8 @@ const { openBrowser, setSize } = await import('./lib/browser.mjs');
 const { serve } = await import('./lib/serve.mjs');
 
 const FOLDER = 'docs/screenshots';
+/** The chart of a sweep arrives a moment after its sheet. */
+const CURVE = '.recharts-line';
 const SHOTS = [
   {
     name: 'bench-dark',
@@ -45,15 +47,34 @@ const SHOTS = [
     isEmpty: true,
     presses: ['23.5×15.6', '24 MP', 'No'],
   },
-  { name: 'sweep-dark', path: '/sweep?rig=wheel-house-wide', theme: 'dark', size: [1280, 800] },
+  {
+    name: 'sweep-dark',
+    path: '/sweep?rig=wheel-house-wide',
+    theme: 'dark',
+    size: [1280, 800],
+    shows: CURVE,
+  },
   {
     name: 'sweep-against',
     path: '/sweep?rig=wheel-house-wide&against=train:p44-18',
     theme: 'daylight',
     size: [1280, 800],
+    shows: CURVE,
   },
-  { name: 'sweep-phone', path: '/sweep?rig=walk-through', theme: 'dark', size: [390, 844] },
-  { name: 'choose-dark', path: '/choose?job=sluice-wide', theme: 'dark', size: [1280, 800] },
+  {
+    name: 'sweep-phone',
+    path: '/sweep?rig=walk-through',
+    theme: 'dark',
+    size: [390, 844],
+    shows: CURVE,
+  },
+  {
+    name: 'choose-dark',
+    path: '/choose?job=sluice-wide',
+    theme: 'dark',
+    size: [1280, 800],
+    shows: '.recharts-scatter',
+  },
   {
     name: 'choose-phone',
     path: '/choose?job=wheel-house-interview',
@@ -108,7 +129,18 @@ async function press(words) {
 }
 
 try {
-  for (const { name, path, theme, size, isEmpty, keys, click, presses = [], until } of SHOTS) {
+  for (const {
+    name,
+    path,
+    theme,
+    size,
+    isEmpty,
+    keys,
+    click,
+    presses = [],
+    until,
+    shows,
+  } of SHOTS) {
     await setSize(driver, ...size);
     await driver.get((isEmpty ? empty : server).url + path);
     await driver.wait(async () => (await driver.findElements({ css: READY })).length > 0, 20_000);
@@ -121,6 +153,8 @@ try {
           (await driver.findElements({ xpath: `//*[@role="status"][.="${until}"]` })).length > 0,
         60_000,
       );
+    if (shows)
+      await driver.wait(async () => (await driver.findElements({ css: shows })).length > 0, 20_000);
     if (click) await driver.findElement({ css: click }).click();
     if (keys) await driver.actions({ async: true }).sendKeys(keys).perform();
     await driver.sleep(400);

@@ -1,20 +1,8 @@
 /** What the crew has to deliver. */
-import { jobOf, type Job } from '../kit/records/job';
+import { jobExample, jobOf, type Job } from '../kit/records/job';
 
 export const jobs: Job[] = [
-  jobOf({
-    id: 'wheel-house-interview',
-    name: 'Wheel-house, wide to normal',
-    aspect: 16 / 9,
-    pixelsAcross: 3840,
-    framesPerSecond: 24,
-    viewFromMm: 24,
-    viewToMm: 50,
-    slowestTStop: 2.8,
-    stabilised: true,
-    mostMassG: 2000,
-    note: 'Dim, by hand, between the gears.',
-  }),
+  { ...jobExample, mostMassG: 2000, note: 'Dim, by hand, between the gears.' },
   jobOf({
     id: 'waders',
     name: 'Waders at dawn, far out',

@@ -2,14 +2,12 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
+import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
-import { ROOMS } from '@/shell/rooms';
 import { ShellParts } from '@/shell/ShellParts';
-import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
-import { LineButton, MainLink } from '@/ui/controls/Buttons';
+import { useShell } from '@/shell/useShell';
 import { Choice } from '@/ui/controls/Choice';
-import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
 import { MenuButton } from '@/ui/controls/MenuButton';
 import { NameDialog } from '@/ui/controls/NameDialog';
 import { OpenJob } from './OpenJob';
@@ -24,24 +22,6 @@ const SHORTCUTS = [
   { keys: '/', does: 'search the rows' },
   { keys: 'n', does: 'the near misses, or what passes' },
 ];
-const NO_KEYS = {};
-
-function EmptyChoose({ shell }: { shell: Shell }) {
-  const { files } = shell;
-  useShellKeys(shell, NO_KEYS);
-  return (
-    <EmptyPlace>
-      <h1>Nothing to choose from yet</h1>
-      <p>Choosing needs bodies and lenses: say what you have, or look at the demo first.</p>
-      <FirstActs>
-        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
-        <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
-        <LineButton onPress={files.open}>Open a workspace file</LineButton>
-      </FirstActs>
-    </EmptyPlace>
-  );
-}
-
 /** Which job is in hand, and what can be done with it as a whole. */
 function JobTools({ workspace, inHand }: { workspace: Workspace; inHand: JobInHand }) {
   const { job, isKept, choose, actions } = inHand;
@@ -82,7 +62,11 @@ function OpenChoose({ workspace }: { workspace: Workspace }) {
       {hasKit ? (
         <OpenJob workspace={workspace} shell={shell} inHand={inHand} />
       ) : (
-        <EmptyChoose shell={shell} />
+        <EmptyRoom
+          shell={shell}
+          heading="Nothing to choose from yet"
+          words="Choosing needs bodies and lenses: say what you have, or look at the demo first."
+        />
       )}
       {inHand.isNaming && (
         <NameDialog

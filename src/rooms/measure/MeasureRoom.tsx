@@ -3,14 +3,12 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
 import type { FileOptions } from '@/core/measure/measureFile';
+import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useOneAtATime } from '@/shell/useOneAtATime';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
-import { ROOMS } from '@/shell/rooms';
-import { LineButton, MainLink } from '@/ui/controls/Buttons';
-import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
 import { PHONE } from '@/ui/theme/type';
 import { measureAgain } from './again';
 import { FramePanel, type Keep } from './FramePanel';
@@ -63,25 +61,6 @@ const SHORTCUTS = [
   { keys: 'e', does: 'what the fit leaves of the frame, or the frame' },
   { keys: '[ ]', does: 'the frame before, the next' },
 ];
-
-const NO_KEYS = {};
-
-/** What stands in the room while there is neither body nor lens. */
-function EmptyMeasure({ shell }: { shell: Shell }) {
-  const { files } = shell;
-  useShellKeys(shell, NO_KEYS);
-  return (
-    <EmptyPlace>
-      <h1>Nothing to measure yet</h1>
-      <p>A session needs a body and a lens: say what you have, or look at the demo first.</p>
-      <FirstActs>
-        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
-        <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
-        <LineButton onPress={files.open}>Open a workspace file</LineButton>
-      </FirstActs>
-    </EmptyPlace>
-  );
-}
 
 /** The frame in hand: the one that was chosen, else the last that was measured. */
 function useChosen(frames: readonly Frame[]) {
@@ -221,7 +200,11 @@ function OpenMeasure({ workspace }: { workspace: Workspace }) {
           onChoice={change}
         />
       ) : (
-        <EmptyMeasure shell={shell} />
+        <EmptyRoom
+          shell={shell}
+          heading="Nothing to measure yet"
+          words="A session needs a body and a lens: say what you have, or look at the demo first."
+        />
       )}
       <ShellParts room="measure" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
     </>

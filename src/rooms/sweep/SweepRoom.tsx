@@ -5,12 +5,13 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { isMissing } from '@/core/rig/rig';
 import { RigChoice } from '@/gear/GearChoice';
 import { rigOptions } from '@/gear/options';
+import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ROOMS } from '@/shell/rooms';
 import { ShellParts } from '@/shell/ShellParts';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
-import { LineButton, MainLink } from '@/ui/controls/Buttons';
+import { MainLink } from '@/ui/controls/Buttons';
 import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
 import { OpenSheet } from './OpenSheet';
 import { useSweep } from './useSweep';
@@ -27,22 +28,6 @@ const SHORTCUTS = [
   { keys: 'x', does: 'turn the sheet over: down becomes across' },
 ];
 const NO_KEYS = {};
-
-function EmptySweep({ shell }: { shell: Shell }) {
-  const { files } = shell;
-  useShellKeys(shell, NO_KEYS);
-  return (
-    <EmptyPlace>
-      <h1>No rig to sweep yet</h1>
-      <p>A sweep looks over every setting of a rig: put one together first, or look at the demo.</p>
-      <FirstActs>
-        <MainLink href={ROOMS.bench.path}>Say what I have</MainLink>
-        <LineButton onPress={files.demo}>Load the demo workspace</LineButton>
-        <LineButton onPress={files.open}>Open a workspace file</LineButton>
-      </FirstActs>
-    </EmptyPlace>
-  );
-}
 
 function Lacking({ shell, missing }: { shell: Shell; missing: string }) {
   useShellKeys(shell, NO_KEYS);
@@ -94,7 +79,11 @@ function OpenSweep({ workspace }: { workspace: Workspace }) {
           />
         )
       ) : (
-        <EmptySweep shell={shell} />
+        <EmptyRoom
+          shell={shell}
+          heading="No rig to sweep yet"
+          words="A sweep looks over every setting of a rig: put one together first, or look at the demo."
+        />
       )}
       <ShellParts room="sweep" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
     </>
