@@ -32,7 +32,16 @@ export interface Fail {
 }
 
 /** What is asked and is not known of it. */
-export type Unknown = 'mass' | 'price' | 'source' | 'autofocus' | 'frame rate' | 'rear glass';
+export type Unknown =
+  | 'mass'
+  | 'price'
+  | 'source'
+  | 'autofocus'
+  | 'frame rate'
+  | 'light'
+  | 'aperture'
+  | 'mounts'
+  | 'rear glass';
 
 /** How it is set where it serves the widest of its views. */
 export interface ServedAt {

@@ -144,6 +144,26 @@ describe('what is not known', () => {
     expect(left).toEqual([]);
   });
 
+  it('what is known may be too much by itself', () => {
+    expect(reason({ mostMassG: 650 }, { lenses: [light] })).toBe('At least 50 g too heavy: 700 g.');
+  });
+
+  it('what a part’s glass takes, what works the aperture, and which mounts these are', () => {
+    const glass = partOf('focal reducer', { id: 'r', factor: 0.7, thicknessMm: 20 });
+    const dim = judged({ viewFromMm: 30, slowestTStop: 4 }, { parts: [glass] });
+    expect(dim[0]?.unknowns).toEqual(['light']);
+    const [sample] = rig.lens.halo;
+    const untold: Lens = {
+      ...rig.lens,
+      apertureRing: 'unknown',
+      estimated: ['electronics', 'mountId'],
+      halo: [{ ...sample!, front: { edgeRadiusMm: 22.2, softnessMm: 10 } }],
+    };
+    const found = only({ school: 'strict' }, { lenses: [untold] });
+    expect(found.unknowns).toEqual(['mounts', 'aperture']);
+    expect(judged({ school: 'strict', unknowns: 'leave out' }, { lenses: [untold] })).toEqual([]);
+  });
+
   it('is not asked where there is no limit', () => {
     expect(only({ unknowns: 'leave out' }, { lenses: [light] }).unknowns).toEqual([]);
   });

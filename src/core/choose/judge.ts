@@ -2,6 +2,7 @@
 import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame/pipeline';
 import type { Body, Mode } from '../kit/records/body';
 import type { Job } from '../kit/records/job';
+import { openFNumberAt } from '../kit/records/lens';
 import { withinSpan, type Window } from '../maths/windows';
 import { cropFactor } from '../optics/crop';
 import { desqueezed } from '../optics/view';
@@ -173,8 +174,8 @@ function nothingServed(
     tStop: null,
     light: pair.light,
     pixelsAcross: frame.widthPx,
-    massG: standing.massG,
-    price: standing.price,
+    massG: standing.mass.whole,
+    price: standing.price.whole,
     source: standing.source,
   };
 }
@@ -252,6 +253,10 @@ function serve(
     fails.push(fail('range', share, 1, 1 - share));
   }
   const at = servedAt(pair, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
+  const { isApertureUnsure, lens } = pair;
+  // Stopped down by what nobody told works.
+  if (isApertureUnsure && at && at.fNumber > openFNumberAt(lens, at.focalMm) * MARK_SLACK)
+    candidate.unknowns = [...candidate.unknowns, 'aperture'];
   candidate.views = views;
   candidate.share = share;
   candidate.scale = inHand.scale;
@@ -276,6 +281,7 @@ export function judged(combination: Combination, job: Job, kit: Kit): Candidate 
   const already = standingFails(standing, body, job, unknowns);
   already.push(...modeFails(mode, job, unknowns));
   already.push(...autofocusFails(standing, pair, body, job, unknowns));
+  if (job.slowestTStop !== null && pair.light === 'T at best') unknowns.push('light');
   if (isHopeless(already)) return nothingServed(combination, FAILED_FRAME, already, unknowns);
   let best: Candidate | null = null;
   for (const crop of cropsOf(mode, job)) {

@@ -1,11 +1,12 @@
 /** What a combination fails by whatever it is set to, and the apertures a job leaves it. */
 import type { Body, Mode } from '../kit/records/body';
+import { AVAILABILITY } from '../kit/records/common';
 import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
 import type { Window } from '../maths/windows';
 import { fNumberBehind } from '../rig/train';
 import type { Fail, Unknown } from './candidate';
-import type { Pair, Standing } from './pairs';
+import type { Pair, Standing, Sum } from './pairs';
 import { MARK_SLACK, type ApertureRange } from './reach';
 
 export const ratio = (a: number, b: number): number => Math.abs(Math.log2(a / b));
@@ -18,17 +19,19 @@ export const fail = (
   words?: string,
 ): Fail => ({ code, has, wants, away, ...(words === undefined ? {} : { words }) });
 
-/** What a limit makes of a figure: it passes, fails by so much, or nobody knows. */
+/** What a limit makes of a sum: it passes, fails by so much, or nobody knows; what is known may be too much by itself. */
 function limited(
   code: 'mass' | 'price',
-  has: number | null,
+  { whole, known }: Sum,
   most: number | null,
   fails: Fail[],
   unknowns: Unknown[],
 ): void {
   if (most === null) return;
-  if (has === null) unknowns.push(code);
-  else if (has > most) fails.push(fail(code, has, most, most > 0 ? ratio(has, most) : Infinity));
+  if (known > most) {
+    const away = most > 0 ? ratio(known, most) : Infinity;
+    fails.push(fail(code, known, most, away, whole === null ? 'at least' : undefined));
+  } else if (whole === null) unknowns.push(code);
 }
 
 /** What the combination fails by whatever it is set to. */
@@ -39,15 +42,16 @@ export function standingFails(
   unknowns: Unknown[],
 ): Fail[] {
   const fails: Fail[] = [];
-  const { trouble, isGlassUnknown, massG, price, source } = standing;
+  const { trouble, isGlassUnknown, mass, price, source } = standing;
   if (trouble !== null) fails.push(fail('fit', null, null, Infinity, trouble));
+  if (!standing.areMountsTold) unknowns.push('mounts');
   if (isGlassUnknown) unknowns.push('rear glass');
   if (job.stabilised && body.sensorTravel === null)
     fails.push(fail('stabiliser', null, null, Infinity));
-  limited('mass', massG, job.mostMassG, fails, unknowns);
+  limited('mass', mass, job.mostMassG, fails, unknowns);
   limited('price', price, job.mostPrice, fails, unknowns);
   if (source === null) {
-    if (job.sources.length < 3) unknowns.push('source');
+    if (job.sources.length < AVAILABILITY.length) unknowns.push('source');
   } else if (!job.sources.includes(source)) fails.push(fail('source', null, null, 0.1, source));
   return fails;
 }

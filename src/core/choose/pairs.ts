@@ -7,10 +7,10 @@ import type { Job } from '../kit/records/job';
 import { transmissionOf, type Lens } from '../kit/records/lens';
 import { restingSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
-import { fitOf, fitProblem, isStrikeUnknown } from '../rig/mechanicalFit';
+import { areMountsTold, fitOf, fitProblem, isStrikeUnknown } from '../rig/mechanicalFit';
 import { mountsById, type Rig } from '../rig/rig';
 import { findChains, type Chain } from '../rig/search/chains';
-import { fNumberBehind, frontFactor, trainLight } from '../rig/train';
+import { apertureControl, fNumberBehind, frontFactor, trainLight } from '../rig/train';
 import type { LightFigure } from './candidate';
 import { reachOf, type Reach } from './reach';
 
@@ -77,6 +77,8 @@ export interface Pair {
   tFactor: number;
   light: LightFigure;
   partIds: string[];
+  /** Whether nobody told what works the aperture, so that it may stay open. */
+  isApertureUnsure: boolean;
   /** The part that passes light no faster than this f-number behind it. */
   heldFNumber: number;
   reach: Reach;
@@ -94,6 +96,7 @@ export function pairOf(lens: Lens, chain: Chain, kit: Kit): Pair {
     chain,
     factor: chain.factor * frontFactor(chain.parts),
     partIds: chain.parts.map((p) => p.id),
+    isApertureUnsure: apertureControl(lens, chain.parts) === 'not known',
     tFactor:
       light.tStop === null ? 1 / Math.sqrt(transmissionOf(lens) ?? 1) : light.tStop / light.fNumber,
     light: lightFigure(lens, light.tStop),
@@ -109,21 +112,25 @@ export interface Standing {
   isGlassUnknown: boolean;
   carried: Electronics;
   carriedKnown: boolean;
-  massG: number | null;
-  price: number | null;
+  areMountsTold: boolean;
+  mass: Sum;
+  price: Sum;
   source: Availability | null;
 }
 
 const WORST_LAST: readonly Availability[] = ['at hand', 'rentable', 'to buy'];
 
-/** A sum, or null where one of its parts is not known. */
-function summed(values: readonly (number | null)[]): number | null {
-  let sum = 0;
-  for (const value of values) {
-    if (value === null) return null;
-    sum += value;
-  }
-  return sum;
+/** A sum of which some parts may not be known. */
+export interface Sum {
+  /** Null where one of its parts is not known. */
+  whole: number | null;
+  /** Of the parts that are known. */
+  known: number;
+}
+
+function summed(values: readonly (number | null)[]): Sum {
+  const known = values.reduce<number>((sum, value) => sum + (value ?? 0), 0);
+  return { whole: values.includes(null) ? null : known, known };
 }
 
 export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
@@ -149,7 +156,8 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
     isGlassUnknown: isStrikeUnknown(rig, fit),
     carried: fit.carried,
     carriedKnown: isTold(lens, 'electronics'),
-    massG: summed(gear.map((g) => g.massG)),
+    areMountsTold: areMountsTold(rig),
+    mass: summed(gear.map((g) => g.massG)),
     price: summed(gear.map((g) => g.price)),
     source:
       known.length < sources.length

@@ -34,6 +34,8 @@ const stopsBetween = (a: number, b: number): string =>
 const over = (has: number | null, wants: number | null): number =>
   Math.abs((has ?? 0) - (wants ?? 0));
 
+const atLeast = (words: string | undefined): string => (words ? `${words} ` : '');
+
 const DEPTH = (has: number, wants: number): string =>
   has > wants
     ? `not shallow enough: as ${fWords(has, 1)} on 36×24, ${fWords(wants, 1)} is wanted`
@@ -63,8 +65,10 @@ const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string
       : `corners dark at every setting; ${scaleUpWords(has)} of scale-up would clear them`,
   range: ({ has }) =>
     `serves ${whole(Math.floor(100 * (has ?? 0)))} % of the views, all are wanted`,
-  mass: ({ has, wants }) => `${whole(over(has, wants))} g too heavy: ${whole(has ?? 0)} g`,
-  price: ({ has, wants }) => `${whole(over(has, wants))} too dear: ${whole(has ?? 0)}`,
+  mass: ({ has, wants, words }) =>
+    `${atLeast(words)}${whole(over(has, wants))} g too heavy: ${whole(has ?? 0)} g`,
+  price: ({ has, wants, words }) =>
+    `${atLeast(words)}${whole(over(has, wants))} too dear: ${whole(has ?? 0)}`,
   source: ({ words }) => (words === 'rentable' ? 'has to be rented' : 'has to be bought'),
 };
 
@@ -101,6 +105,9 @@ const UNKNOWN_WORDS: Readonly<Record<Unknown, string>> = {
   source: 'how it is to be had not known',
   autofocus: 'whether autofocus works not known',
   'frame rate': 'frame rate not known',
+  light: 'what a part’s glass takes of the light not known',
+  aperture: 'what works its aperture not known',
+  mounts: 'which mounts these are not known',
   'rear glass': 'rear glass never measured',
 };
 
