@@ -9,7 +9,7 @@ import { desqueezed } from '../optics/view';
 import { travelFor } from '../rig/report/setUp';
 import type { Candidate, Fail, ServedAt, Unknown } from './candidate';
 import { covered, type Wanted } from './covered';
-import { type Kit, type Pair, type Standing } from './pairs';
+import type { Kit, Pair, Standing } from './pairs';
 import {
   aperturesFor,
   apertureFail,
@@ -106,10 +106,20 @@ function spanFor({ viewFactor, mostScale }: Delivered, { pair }: Combination, jo
   };
 }
 
-/** Where, and how far closed, the widest of the views is served. */
+/** Between no scale-up and the most so many are tried. */
+const SCALE_STEPS = 8;
+
+/** Scale-ups to try at a view, the least first; the one its window ends with is among them, a hair to spare. */
+function scalesToTry(scale: number, most: number): number[] {
+  if (most === 1) return [1];
+  const even = Array.from({ length: SCALE_STEPS + 1 }, (_, i) => most ** (i / SCALE_STEPS));
+  return [...even, Math.min(most, scale * 1.0005)].toSorted((a, b) => a - b);
+}
+
+/** Where, how far closed, and with what scale-up the widest of the views is served. */
 function servedAt(
   pair: Pair,
-  wanted: Wanted,
+  { frame, travel, apertures, mostScale }: Wanted,
   { views, scale }: Covered,
   viewFrom: number,
 ): ServedAt | null {
@@ -117,18 +127,15 @@ function servedAt(
   if (!first) return null;
   const { focalMinMm, focalMaxMm } = pair.lens;
   // As wide as is wanted, no wider than there is; a hair inside the end.
-  const view = Math.min(
-    first.to,
-    Math.max(first.from, viewFrom) * (first.to > first.from ? 1.0005 : 1),
-  );
-  const postScale = scale === 1 ? 1 : Math.min(wanted.mostScale, Math.max(1, scale * 1.0005));
-  const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
-  const frame = {
-    widthMm: wanted.frame.widthMm / postScale,
-    heightMm: wanted.frame.heightMm / postScale,
-  };
-  const fNumber = firstClear(pair.reach, focalMm, wanted.apertures, frame, wanted.travel);
-  return fNumber === null ? null : { focalMm, fNumber, postScale };
+  const inside = first.to > first.from ? 1.0005 : 1;
+  const view = Math.min(first.to, Math.max(first.from, viewFrom) * inside);
+  for (const postScale of scalesToTry(scale, mostScale)) {
+    const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
+    const small = { widthMm: frame.widthMm / postScale, heightMm: frame.heightMm / postScale };
+    const fNumber = firstClear(pair.reach, focalMm, apertures, small, travel);
+    if (fNumber !== null) return { focalMm, fNumber, postScale };
+  }
+  return null;
 }
 
 const NOTHING_COVERED: Covered = { views: [], scale: 1, leastScale: null };
