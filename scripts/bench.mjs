@@ -17,6 +17,7 @@ const { serve } = await import('./lib/serve.mjs');
 const { row } = await import('./bench/row.mjs');
 const { bundled } = await import('./bench/bundled.mjs');
 const { largeKit } = await import('./bench/largeKit.mjs');
+const { choosing } = await import('./bench/choosing.mjs');
 
 async function coreSpeed() {
   const figures = await bundled('core');
@@ -371,6 +372,7 @@ const PARTS = {
   frameSpeedInBrowser,
   screenSpeed,
   staysAlive,
+  choosing,
   largeKit,
 };
 const asked = process.argv.slice(2);

@@ -4,7 +4,6 @@ import { keep, nothingKept } from '../../src/core/choose/ranking';
 import { tideMill } from '../../src/core/demo/tideMill';
 import { jobOf } from '../../src/core/kit/records/job';
 import { openFNumberAt } from '../../src/core/kit/records/lens';
-import type { Workspace } from '../../src/core/kit/records/workspace';
 import { evaluate } from '../../src/core/rig/report/evaluate';
 import { lightAt } from '../../src/core/halo/rims';
 import { setUp, verdictOf } from '../../src/core/rig/report/setUp';
@@ -12,6 +11,7 @@ import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig'
 import { apertureSteps, focalSteps } from '../../src/core/sweep/axes';
 import { sweep } from '../../src/core/sweep/sweep';
 import { waysOut } from '../../src/core/rig/search/waysOut';
+import { repeatedDemo } from './repeatedDemo';
 
 const demoRigs = tideMill.rigs.flatMap((record) => {
   const rig = resolveRig(tideMill, record);
@@ -67,16 +67,9 @@ const JOB = jobOf({
   slowestTStop: 5.6,
 });
 
-/** The demo's kit, repeated until it has at least so many combinations. */
-function largeKit(times: number): Workspace {
-  const copies = <T extends { id: string }>(list: readonly T[]): T[] =>
-    Array.from({ length: times }, (_, i) => list.map((r) => ({ ...r, id: `${r.id}-${i}` }))).flat();
-  return { ...tideMill, bodies: copies(tideMill.bodies), lenses: copies(tideMill.lenses) };
-}
-
 /** So many combinations judged and kept as the screen keeps them, on one core. */
 function chooseSpeed(times: number, most: number) {
-  const kit = largeKit(times);
+  const kit = repeatedDemo(times);
   const started = performance.now();
   const kept = nothingKept();
   let firstMs = 0;

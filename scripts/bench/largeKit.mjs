@@ -50,44 +50,6 @@ const told = (what, { took, longest }, leastMs) => {
   row(`${what}: longest task`, `${longest.toFixed(0)} ms`, '< 200 ms', longest < 200);
 };
 
-/** In the page: when the first row was there and when all were judged, and the longest task until then, ms. */
-const WATCH_CHOOSING = `
-  const done = arguments[arguments.length - 1];
-  const began = performance.now();
-  let first = null, longest = 0;
-  new PerformanceObserver((list) => {
-    for (const task of list.getEntries()) longest = Math.max(longest, task.duration);
-  }).observe({ type: 'longtask' });
-  (function look() {
-    if (first === null && document.querySelector('[role="listitem"]')) first = performance.now() - began;
-    const count = document.querySelector('[data-testid="choose-count"]');
-    if (!count) return void setTimeout(look, 10);
-    done({ first, all: performance.now() - began, longest, count: count.textContent });
-  })();`;
-
-/** Choosing from the whole of it: the job's words are changed, and all is judged anew. */
-async function choosing(driver, css) {
-  const input = await css('input[aria-label="Slowest T-stop"]');
-  await css('[data-testid="choose-count"]');
-  await input.click();
-  await input.sendKeys(Key.chord(Key.CONTROL, 'a'), '5.6', Key.ENTER);
-  await driver.wait(
-    async () => (await driver.findElements(By.css('progress'))).length > 0,
-    WAIT_MS,
-  );
-  const { first, all, longest, count } = await driver.executeAsyncScript(WATCH_CHOOSING);
-  const combinations = Number(count.replace(/\D/g, ''));
-  const perHalfMillion = (all / combinations) * 500_000;
-  row(
-    `choosing ${count} on the screen`,
-    `${(all / 1000).toFixed(1)} s`,
-    '< 8 s for 500,000',
-    perHalfMillion < 8000,
-  );
-  row('first row after', `${(first ?? all).toFixed(0)} ms`, '< 300 ms', (first ?? all) < 300);
-  row('longest task meanwhile', `${longest.toFixed(0)} ms`, '< 50 ms', longest < 50);
-}
-
 const ROOMS = [
   { name: 'Kit', path: '/kit', there: '[role="rowheader"]' },
   { name: 'Bench', path: '/bench', there: '[data-testid="verdict"]' },
@@ -139,8 +101,6 @@ export async function largeKit() {
         setTimeout(() => done({ ready, longest }), 1500);`);
       told(`${name} opens with it`, { took: ready, longest }, 1500);
     }
-    await driver.get(`${server.url}/choose`);
-    await choosing(driver, css);
     await driver.get(`${server.url}/kit`);
     const search = await css('input[type="search"]');
     const before = await driver.executeScript(`return ${SHOWN}`);

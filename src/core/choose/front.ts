@@ -16,11 +16,21 @@ function beats(a: Candidate, b: Candidate, cost: FrontCost): boolean {
   return widest(a) < widest(b) || longest(a) > longest(b) || lightA < lightB || costA < costB;
 }
 
+/** Those alike in all that counts here stand or fall together. */
+const figuresOf = (c: Candidate, cost: FrontCost): string =>
+  `${widest(c)}|${longest(c)}|${c.tStop ?? ''}|${c[cost] ?? ''}`;
+
 /**
  * Those that no other beats in views, light and what they weigh or cost together. One whose mass or price is not
  * known is on no front: nobody can say.
  */
 export function frontOf(candidates: readonly Candidate[], cost: FrontCost): Candidate[] {
   const known = candidates.filter((c) => c[cost] !== null);
-  return known.filter((c) => !known.some((other) => beats(other, c, cost)));
+  const unlike = [...new Map(known.map((c) => [figuresOf(c, cost), c])).values()];
+  const best = new Set(
+    unlike
+      .filter((c) => !unlike.some((other) => beats(other, c, cost)))
+      .map((c) => figuresOf(c, cost)),
+  );
+  return known.filter((c) => best.has(figuresOf(c, cost)));
 }

@@ -30,18 +30,28 @@ const Bubble = styled.div`
 
 const TICK = { fill: 'var(--muted)', fontSize: 11 };
 
+/** More dots than this are a cloud. */
+const MOST_DOTS = 120;
+
 interface Point {
   light: number;
   cost: number;
   candidate: Candidate;
 }
 
-const pointsOf = (candidates: readonly Candidate[], cost: FrontCost): Point[] =>
-  candidates.flatMap((candidate) => {
+/** A dot for each place of the chart, however many stand there. */
+function pointsOf(candidates: readonly Candidate[], cost: FrontCost): Point[] {
+  const places = new Map<string, Point>();
+  for (const candidate of candidates) {
     const { tStop } = candidate;
     const value = candidate[cost];
-    return tStop === null || value === null ? [] : [{ light: tStop, cost: value, candidate }];
-  });
+    if (tStop === null || value === null) continue;
+    const place = `${tStop.toFixed(2)} ${value}`;
+    if (places.size < MOST_DOTS && !places.has(place))
+      places.set(place, { light: tStop, cost: value, candidate });
+  }
+  return [...places.values()];
+}
 
 interface FrontChartProps {
   passing: readonly Candidate[];
@@ -53,13 +63,11 @@ interface FrontChartProps {
 
 /** Ends of the scale are whole hundreds, of grams as of money. */
 const ROUND = 100;
-/** More dots than this are a cloud. */
-const MOST_DOTS = 300;
 
 /** Light against mass or price: what nothing beats glows, all else is quiet. */
 export default function FrontChart({ passing, front, cost, nameOf, onChoose }: FrontChartProps) {
   const best = new Set(front.map(candidateKey));
-  const others = passing.filter((c) => !best.has(candidateKey(c))).slice(0, MOST_DOTS);
+  const others = passing.filter((c) => !best.has(candidateKey(c)));
   const choose = (point: unknown) => {
     const { payload } = point as { payload?: Point };
     if (payload) onChoose(payload.candidate);

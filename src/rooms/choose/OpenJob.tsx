@@ -1,8 +1,9 @@
 'use client';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { rigRecordOf } from '@/core/choose/asRig';
 import { candidateKey, type Candidate } from '@/core/choose/candidate';
+import type { Kept } from '@/core/choose/ranking';
 import { rigQuery } from '@/core/exchange/link';
 import { newId } from '@/core/kit/newId';
 import { fullName } from '@/core/kit/records/body';
@@ -19,7 +20,7 @@ import { ListBar, NoRows } from './ListBar';
 import { namerOf, type Namer } from './names';
 import { Rows } from './Rows';
 import { SidePanel } from './SidePanel';
-import { useFound } from './useFound';
+import { useFound, type Search } from './useFound';
 import type { JobInHand } from './useJob';
 import { useList } from './useList';
 
@@ -69,6 +70,14 @@ function useShortlist() {
   return [list, turn] as const;
 }
 
+/** What was found once a search has ended; what the one before found meanwhile. */
+function useSettled({ found, state }: Search): Kept {
+  const [settled, setSettled] = useState(found);
+  if (state !== 'running' && settled !== found) setSettled(found);
+  // Drawn after the rows, in a breath of its own.
+  return useDeferredValue(settled);
+}
+
 /** Puts a row on the Bench as a rig of its own. */
 function useOpen({ workspace, shell, inHand }: OpenJobProps, nameOf: Namer) {
   const { tell, keys } = shell;
@@ -107,6 +116,7 @@ export function OpenJob(props: OpenJobProps) {
   const search = useFound(workspace, job);
   const nameOf = useMemo(() => namerOf(workspace), [workspace]);
   const list = useList(search.found, nameOf);
+  const settled = useSettled(search);
   const [shortlist, onShortlist] = useShortlist();
   const onOpen = useOpen(props, nameOf);
   const leftOut = useLeftOut(workspace, job);
@@ -139,7 +149,7 @@ export function OpenJob(props: OpenJobProps) {
         )}
       </Left>
       <SidePanel
-        found={search.found}
+        found={settled}
         job={job}
         nameOf={nameOf}
         shortlist={shortlist}

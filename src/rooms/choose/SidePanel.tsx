@@ -1,6 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { candidateKey, type Candidate } from '@/core/choose/candidate';
 import { frontOf, type FrontCost } from '@/core/choose/front';
@@ -231,8 +231,8 @@ function Shortlist({ shortlist, nameOf }: SidePanelProps) {
   );
 }
 
-/** What the rows come to: trade-offs, plan, shortlist. */
-export function SidePanel(props: SidePanelProps) {
+/** What the rows come to: trade-offs, plan, shortlist. It stands still while a search runs. */
+export const SidePanel = memo(function SidePanel(props: SidePanelProps) {
   return (
     <Panel aria-label="What the rows come to">
       <PlanList {...props} />
@@ -240,4 +240,4 @@ export function SidePanel(props: SidePanelProps) {
       <Shortlist {...props} />
     </Panel>
   );
-}
+});

@@ -23,6 +23,8 @@ const BEGUN: Found = { found: nothingKept(), judged: 0, total: 0, state: 'runnin
 /** While words of the job are still being changed, ms. */
 const SETTLE_MS = 200;
 const MOST_WORKERS = 8;
+/** Between two looks at what was found so far, ms. */
+const PACE_MS = 250;
 
 /** What one worker has told so far. */
 interface Part {
@@ -40,13 +42,18 @@ function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
     kept: nothingKept(),
   }));
   const doors = parts.map(() => openChoose());
-  const report = (state: Found['state']) =>
+  let toldAt = 0;
+  const report = (state: Found['state']) => {
+    // More often nobody reads it, and the page has other things to do.
+    if (state === 'running' && performance.now() - toldAt < PACE_MS) return;
+    toldAt = performance.now();
     tell({
       found: together(parts.map((p) => p.kept)),
       judged: parts.reduce((sum, p) => sum + p.judged, 0),
       total: parts.reduce((sum, p) => sum + p.total, 0),
       state,
     });
+  };
   const close = () => {
     for (const door of doors) door.close();
   };
@@ -118,7 +125,7 @@ export function useFound(workspace: Workspace, job: Job): Search {
     let work: ReturnType<typeof search> | null = null;
     const timer = setTimeout(() => {
       setFound((last) => ({ ...last, judged: 0, total: 0, state: 'running' }));
-      work = search(gear, { ...job, ...(JSON.parse(facts) as Job) }, setFound);
+      work = search(gear, job, setFound);
       setRunning(work);
     }, SETTLE_MS);
     return () => {

@@ -33,6 +33,21 @@ export function useList({ passing, near }: Kept, nameOf: Namer): ListInHand {
     (next: Partial<Listing>) => setListing((now) => ({ ...now, ...next })),
     [],
   );
+  const show = useCallback(
+    (candidate: Candidate) => {
+      setShowsNear(candidate.fails.length > 0);
+      set({ only: new Set([candidateKey(candidate)]) });
+      setChosen(candidateKey(candidate));
+    },
+    [set],
+  );
+  const showOnly = useCallback(
+    (only: ReadonlySet<string> | null) => {
+      setShowsNear(false);
+      set({ only });
+    },
+    [set],
+  );
   const shown = showsNear ? near : passing;
   const items = useMemo(() => listed(shown, listing, nameOf), [shown, listing, nameOf]);
   return {
@@ -45,15 +60,8 @@ export function useList({ passing, near }: Kept, nameOf: Namer): ListInHand {
     },
     items,
     chosen,
-    show: (candidate) => {
-      setShowsNear(candidate.fails.length > 0);
-      set({ only: new Set([candidateKey(candidate)]) });
-      setChosen(candidateKey(candidate));
-    },
-    showOnly: (only) => {
-      setShowsNear(false);
-      set({ only });
-    },
+    show,
+    showOnly,
     find,
   };
 }
