@@ -2,7 +2,7 @@
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Candidate } from '@/core/choose/candidate';
-import { keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
+import { byNearness, byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
 import type { Job } from '@/core/kit/records/job';
 import { EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records/workspace';
 import { WorkerClosed } from '@/workers/door';
@@ -23,6 +23,8 @@ const BEGUN: Found = { found: nothingKept(), judged: 0, total: 0, state: 'runnin
 /** While words of the job are still being changed, ms. */
 const SETTLE_MS = 200;
 const MOST_WORKERS = 8;
+/** While a search runs so many rows of each worker are enough; all that are kept come at its end. */
+const MOST_MEANWHILE = 120;
 /** Between two looks at what was found so far, ms. */
 const PACE_MS = 250;
 
@@ -73,6 +75,8 @@ function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
         fresh: Candidate[];
       }) => {
         for (const candidate of fresh) keep(part.kept, candidate);
+        part.kept.passing = part.kept.passing.toSorted(byRank).slice(0, MOST_MEANWHILE);
+        part.kept.near = part.kept.near.toSorted(byNearness).slice(0, MOST_MEANWHILE);
         Object.assign(part, { judged, total });
         part.kept.passed = passed;
         report('running');
