@@ -1,6 +1,6 @@
 'use client';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import type { Candidate } from '@/core/choose/candidate';
 import { byNearness, byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
 import type { Job } from '@/core/kit/records/job';
@@ -129,7 +129,8 @@ export function useFound(workspace: Workspace, job: Job): Search {
     let work: ReturnType<typeof search> | null = null;
     const timer = setTimeout(() => {
       setFound((last) => ({ ...last, judged: 0, total: 0, state: 'running' }));
-      work = search(gear, job, setFound);
+      // Drawn piece by piece: what one types or presses meanwhile comes first.
+      work = search(gear, job, (next) => startTransition(() => setFound(next)));
       setRunning(work);
     }, SETTLE_MS);
     return () => {
