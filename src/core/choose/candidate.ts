@@ -83,6 +83,10 @@ export interface Candidate {
 
 export const passes = ({ fails }: Pick<Candidate, 'fails'>): boolean => fails.length === 0;
 
+/** How far it is from passing, all it fails by together. */
+export const awayOf = ({ fails }: Pick<Candidate, 'fails'>): number =>
+  fails.reduce((sum, f) => sum + f.away, 0);
+
 /** Names a combination. */
 export const candidateKey = (c: Candidate): string =>
   [c.bodyId, c.modeId, c.lensId, ...c.partIds, c.cropId ?? '', String(c.digitalZoom)].join('|');

@@ -9,6 +9,7 @@ import {
   bestAt,
   firstAperture,
   haloAt,
+  NONE,
   type ApertureRange,
   type BestAt,
   type Covered,
@@ -95,15 +96,12 @@ function spareAt(reach: Reach, { apertures, travel }: Wanted, frame: FrameSize, 
 function bestOf(reach: Reach, { x, place }: Spot, apertures: ApertureRange): BestAt {
   if (place !== null) return bestAt(reach, place, apertures);
   const focalMm = Math.exp(x);
-  return candidates(reach, x, apertures).reduce<BestAt>(
-    (best, fNumber) => {
-      const acceptedMm = acceptedAt(reach, focalMm, fNumber);
-      if (acceptedMm <= best.acceptedMm) return best;
-      const { centre } = haloAt(reach, focalMm, fNumber);
-      return { acceptedMm, fNumber, centre };
-    },
-    { acceptedMm: 0, fNumber: 0, centre: { xMm: 0, yMm: 0 } },
-  );
+  return candidates(reach, x, apertures).reduce<BestAt>((best, fNumber) => {
+    const acceptedMm = acceptedAt(reach, focalMm, fNumber);
+    if (acceptedMm <= best.acceptedMm) return best;
+    const { centre } = haloAt(reach, focalMm, fNumber);
+    return { acceptedMm, fNumber, centre };
+  }, NONE);
 }
 
 /** Nearer to nought than this a margin, mm, is asked again, as exactly as the verdict does. */

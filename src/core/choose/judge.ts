@@ -3,11 +3,12 @@ import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame/pipe
 import type { Body, Mode } from '../kit/records/body';
 import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
-import { withinSpan, type Window } from '../maths/windows';
+import { logWidth, withinSpan, type Window } from '../maths/windows';
+import { MARK_SLACK } from '../optics/apertures';
 import { cropFactor } from '../optics/crop';
 import { desqueezed } from '../optics/view';
 import { travelFor } from '../rig/report/setUp';
-import type { Candidate, Fail, ServedAt, Unknown } from './candidate';
+import { awayOf, type Candidate, type Fail, type ServedAt, type Unknown } from './candidate';
 import { covered, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';
 import {
@@ -20,7 +21,7 @@ import {
   ratio,
   standingFails,
 } from './limits';
-import { firstClear, MARK_SLACK, type Covered } from './reach';
+import { firstClear, type Covered } from './reach';
 
 /** A crop the body makes by itself. */
 interface Crop {
@@ -225,7 +226,7 @@ function judgedWith(
 function shareOf(views: readonly Window[], { viewFromMm, viewToMm }: Job): number {
   const wanted = Math.log(viewToMm / viewFromMm);
   if (wanted < 1e-6) return views.length > 0 ? 1 : 0;
-  return views.reduce((sum, w) => sum + Math.log(w.to / w.from), 0) / wanted;
+  return logWidth(views) / wanted;
 }
 
 /** More than this of the range is all of it. */
@@ -272,12 +273,10 @@ function serve(
   candidate.tStop = at && Math.max(at.fNumber * pair.chain.factor, pair.heldFNumber) * pair.tFactor;
 }
 
-const sumAway = ({ fails }: Candidate): number => fails.reduce((sum, f) => sum + f.away, 0);
-
 /** Fewer failings first, then nearer ones, then more of the views. */
 function isBetter(a: Candidate, b: Candidate): boolean {
   if (a.fails.length !== b.fails.length) return a.fails.length < b.fails.length;
-  if (a.fails.length > 0) return sumAway(a) < sumAway(b);
+  if (a.fails.length > 0) return awayOf(a) < awayOf(b);
   return a.share > b.share + 1e-6;
 }
 

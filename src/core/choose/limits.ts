@@ -4,10 +4,11 @@ import { AVAILABILITY } from '../kit/records/common';
 import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
 import type { Window } from '../maths/windows';
+import { MARK_SLACK } from '../optics/apertures';
 import { fNumberBehind } from '../rig/train';
 import type { Fail, Unknown } from './candidate';
 import type { Pair, Standing, Sum } from './pairs';
-import { MARK_SLACK, type ApertureRange } from './reach';
+import type { ApertureRange } from './reach';
 
 export const ratio = (a: number, b: number): number => Math.abs(Math.log2(a / b));
 

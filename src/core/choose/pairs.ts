@@ -1,7 +1,6 @@
 /** What the kit's lenses, trains and bodies have to do with each other, found once. */
 import type { Body } from '../kit/records/body';
-import type { Availability } from '../kit/records/common';
-import { isTold, type Electronics } from '../kit/records/common';
+import { AVAILABILITY, isTold, type Availability, type Electronics } from '../kit/records/common';
 import { limitStops, type Judgement } from '../kit/records/judgement';
 import type { Job } from '../kit/records/job';
 import { transmissionOf, type Lens } from '../kit/records/lens';
@@ -118,8 +117,6 @@ export interface Standing {
   source: Availability | null;
 }
 
-const WORST_LAST: readonly Availability[] = ['at hand', 'rentable', 'to buy'];
-
 /** A sum of which some parts may not be known. */
 export interface Sum {
   /** Null where one of its parts is not known. */
@@ -162,6 +159,6 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
     source:
       known.length < sources.length
         ? null
-        : (WORST_LAST.findLast((s) => known.includes(s)) ?? null),
+        : (AVAILABILITY.findLast((s) => known.includes(s)) ?? null),
   };
 }

@@ -1,6 +1,6 @@
 /** The fewest rigs that span the views wanted, on one body, and what is left open. */
 import type { Job } from '../kit/records/job';
-import { gapsBetween, type Window } from '../maths/windows';
+import { gapsBetween, logWidth, withinSpan, type Window } from '../maths/windows';
 import type { Candidate } from './candidate';
 import { joined } from './covered';
 
@@ -85,18 +85,11 @@ function planOn(bodyId: string, passing: readonly Candidate[], job: Job): Omit<P
   return { bodyId, steps, gaps };
 }
 
-const octaves = (windows: readonly Window[]): number =>
-  windows.reduce((sum, { from, to }) => sum + Math.log(to / from), 0);
-
 /** Of misses for how they are had, or for what they weigh or cost, the one that closes most of a gap. */
 function closerOf(gap: Window, near: readonly Candidate[], bodyId: string): Candidate | null {
   const shareOf = (c: Candidate) =>
-    octaves(
-      c.views.flatMap(({ from, to }) => {
-        const common = { from: Math.max(from, gap.from), to: Math.min(to, gap.to) };
-        return common.to >= common.from ? [{ from: common.from, to: common.to * (1 + 1e-9) }] : [];
-      }),
-    );
+    // A single view closes a little.
+    logWidth(withinSpan(c.views, gap).map(({ from, to }) => ({ from, to: to * (1 + 1e-9) })));
   const CLOSES = ['source', 'mass', 'price', 'range'];
   const closing = near.filter(
     (c) => c.fails.every((f) => CLOSES.includes(f.code)) && shareOf(c) > 0,
@@ -125,7 +118,7 @@ export function coveragePlan(
   );
   const [best] = plans.toSorted(
     (a, b) =>
-      Math.round(100 * octaves(a.gaps)) - Math.round(100 * octaves(b.gaps)) ||
+      Math.round(100 * logWidth(a.gaps)) - Math.round(100 * logWidth(b.gaps)) ||
       a.steps.length - b.steps.length,
   );
   if (!best) return null;

@@ -1,9 +1,6 @@
 /** The order of what was found, and how much of it is kept. */
-import { passes, type Candidate } from './candidate';
+import { awayOf, passes, type Candidate } from './candidate';
 import { WHOLE_SHARE } from './judge';
-
-/** Falling short counts by how far, in this order of weight. */
-const away = ({ fails }: Candidate): number => fails.reduce((sum, f) => sum + f.away, 0);
 
 /** Shares this near are one. */
 const SHARE_STEP = 100;
@@ -34,11 +31,11 @@ export function byRank(a: Candidate, b: Candidate): number {
 
 /** The nearest miss first. */
 export const byNearness = (a: Candidate, b: Candidate): number =>
-  a.fails.length - b.fails.length || away(a) - away(b) || byRank(a, b);
+  a.fails.length - b.fails.length || awayOf(a) - awayOf(b) || byRank(a, b);
 
 /** A miss is near where one thing alone is missing, and something would mend it. */
 export const isNearMiss = (c: Candidate): boolean =>
-  c.fails.length === 1 && Number.isFinite(away(c)) && away(c) <= NEAR;
+  c.fails.length === 1 && Number.isFinite(awayOf(c)) && awayOf(c) <= NEAR;
 /** Farther than this, as log2 of a ratio, nobody goes to meet it. */
 const NEAR = 0.7;
 

@@ -11,13 +11,11 @@ import { predictHalo } from '../halo/predict';
 import type { Window } from '../maths/windows';
 import { openFNumberAt, type Lens } from '../kit/records/lens';
 import type { Part } from '../kit/records/part';
-import { apertureSeries } from '../optics/apertures';
+import { apertureSeries, MARK_SLACK } from '../optics/apertures';
 import { apertureControl, extensionMm, haloBehind } from '../rig/train';
 import type { Rig } from '../rig/rig';
 import { zoomPlaces } from '../sweep/zoomWindows';
 
-/** Marked apertures mean the exact ones behind them, as a ratio. */
-export const MARK_SLACK = 1.03;
 /** An aperture nearer to the widest than this is the widest. */
 const BARELY_CLOSED = 1.01;
 const NOT_YET = Number.NaN;
@@ -134,7 +132,8 @@ export interface BestAt {
   fNumber: number;
   centre: Halo['centre'];
 }
-const NONE: BestAt = { acceptedMm: 0, fNumber: 0, centre: { xMm: 0, yMm: 0 } };
+/** Where no aperture is allowed. */
+export const NONE: BestAt = { acceptedMm: 0, fNumber: 0, centre: { xMm: 0, yMm: 0 } };
 
 /** The best of the apertures allowed at a place: whole stops first, then the thirds about the best of them. */
 function foundAt(reach: Reach, place: number, range: ApertureRange): BestAt {

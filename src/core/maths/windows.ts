@@ -116,3 +116,7 @@ export const withinSpan = (windows: readonly Window[], span: Window): Window[] =
     const common = { from: Math.max(from, span.from), to: Math.min(to, span.to) };
     return common.from <= common.to ? [common] : [];
   });
+
+/** How far windows reach together by ratio: the sum of log(to / from). */
+export const logWidth = (windows: readonly Window[]): number =>
+  windows.reduce((sum, { from, to }) => sum + Math.log(to / from), 0);

@@ -44,6 +44,9 @@ const SERIES: Record<ApertureStep, readonly MarkedAperture[]> = {
   third: buildSeries('third'),
 };
 
+/** Marked limits mean the exact apertures behind them: f/5.6 admits 4 x 1.414 = 5.66, f/11 11.3. */
+export const MARK_SLACK = 1.03;
+
 /** All marked values of a step, f/0.5 to f/128, in order. */
 export const apertureSeries = (step: ApertureStep): readonly MarkedAperture[] => SERIES[step];
 

@@ -1,6 +1,7 @@
 /** What a sweep along zoom and aperture says: the windows, the sweet spot, and what would widen them. */
 import { ASPECTS } from '../frame/aspects';
 import type { RigSettings } from '../kit/records/rigRecord';
+import { logWidth } from '../maths/windows';
 import { reachOf, spareStopsOf } from '../rig/report/setUp';
 import { turned, type Rig } from '../rig/rig';
 import { fWords } from '../words/figures';
@@ -52,7 +53,7 @@ export function apertureInUse({ settings }: Rig): SweepStep {
 export function clearShare({ windows, span }: ZoomWindows): number {
   const octaves = Math.log(span.to / span.from);
   if (octaves === 0) return windows.length > 0 ? 1 : 0;
-  return windows.reduce((sum, w) => sum + Math.log(w.to / w.from), 0) / octaves;
+  return logWidth(windows) / octaves;
 }
 
 const spotAt = (rig: Rig): Spot => {

@@ -11,7 +11,7 @@ export const LICENCE = text(400, { default: '' });
 export const MASS_G = number(1, 100_000);
 export const PRICE = number(0, 10_000_000);
 
-/** How gear can be had. */
+/** How gear can be had, the easiest first. */
 export const AVAILABILITY = ['at hand', 'rentable', 'to buy'] as const;
 export type Availability = (typeof AVAILABILITY)[number];
 export const HAD = oneOf([...AVAILABILITY, 'not told'], { default: 'not told' });

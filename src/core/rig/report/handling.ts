@@ -3,6 +3,7 @@ import { fullName } from '../../kit/records/body';
 import type { Electronics } from '../../kit/records/common';
 import { isTold } from '../../kit/records/common';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
+import { MARK_SLACK } from '../../optics/apertures';
 import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
 import type { Rig } from '../rig';
 import { fNumberBehind, type TrainLight } from '../train';
@@ -64,9 +65,6 @@ export interface AutofocusReport {
   points: number | null;
   sentence: string;
 }
-
-/** Marked limits mean the exact apertures behind them: f/5.6 admits 4 x 1.414 = 5.66, f/11 11.3. */
-const MARK_SLACK = 1.03;
 
 export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport {
   const { lens, body, parts, settings } = rig;
