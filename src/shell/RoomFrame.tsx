@@ -1,16 +1,18 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { keepBackups } from '@/store/backups';
 import { loadDemoIfNew } from '@/store/demo';
 import { db } from '@/store/instance';
+import { beReadyToCommit } from '@/store/journal';
 import { kept } from '@/store/keeper';
 import { isEmpty } from '@/store/load';
 import type { OpenWorkspace } from '@/store/mirror';
 import { useWorkspace } from '@/store/useWorkspace';
 import { TextButton } from '@/ui/controls/Buttons';
 import { PHONE } from '@/ui/theme/type';
+import { whenIdle } from '@/ui/whenIdle';
 
 const Room = styled.div`
   height: 100dvh;
@@ -61,6 +63,9 @@ export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   const demoLoaded = useDemo(loadDemoWhenEmpty);
   const arrived = useArrived(open);
   const waiting = open.state === 'opening' || demoLoaded === null || (demoLoaded && !arrived);
+  // A room is drawn for the first time piece by piece, so that the page answers meanwhile.
+  const drawn = useDeferredValue(open.state === 'open' && !waiting);
+  useEffect(() => (drawn ? whenIdle(beReadyToCommit) : undefined), [drawn]);
   useEffect(() => keepBackups(db, (reason) => kept((keeper) => keeper.keepBackup(reason))), []);
   return (
     <Room>
@@ -70,8 +75,8 @@ export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
           <TextButton onPress={() => window.location.reload()}>Reload this page</TextButton>
         </Quiet>
       )}
-      {open.state !== 'failed' && waiting && <Quiet>Opening the workspace…</Quiet>}
-      {open.state === 'open' && !waiting && children(open.workspace)}
+      {open.state !== 'failed' && (waiting || !drawn) && <Quiet>Opening the workspace…</Quiet>}
+      {open.state === 'open' && !waiting && drawn && children(open.workspace)}
     </Room>
   );
 }

@@ -8,6 +8,7 @@ import {
   sortOf,
   type Change,
   type HaloDatabase,
+  type JournalEntry,
   type RecordTable,
   type Records,
 } from './db';
@@ -66,8 +67,11 @@ export class GoneRecord extends Error {
   override readonly name = 'GoneRecord';
 }
 
-/** The checks weigh more than all else of the store: they are loaded with the first change. */
+/** The checks weigh more than all else of the store: they are loaded once a room stands, or with the first change. */
 const checks = () => import('@/core/kit/checks/validate');
+
+/** Loads what the first change would otherwise wait for. */
+export const beReadyToCommit = (): void => void checks().catch(() => undefined);
 
 const nameOf = (record: object): string =>
   'name' in record && typeof record.name === 'string' ? record.name : 'the workspace';
@@ -248,6 +252,14 @@ function merged(first: readonly Change[], second: readonly Change[]): Change[] {
   return [...first.filter((change) => !later.has(recordKey(change))), ...both];
 }
 
+/** The last step, unless it came from a file: such a one is large, and is not read. */
+async function lastByHand(db: HaloDatabase): Promise<JournalEntry | undefined> {
+  const [seq] = await db.journal.orderBy('seq').reverse().limit(1).primaryKeys();
+  const ofFile = db.journal.where('origin').equals('file');
+  if (seq === undefined || (await ofFile.primaryKeys()).includes(seq)) return undefined;
+  return db.journal.get(seq);
+}
+
 async function record(
   db: HaloDatabase,
   label: string,
@@ -255,9 +267,8 @@ async function record(
   { mergeKey = null, origin }: StepKind,
 ): Promise<void> {
   const at = Date.now();
-  const last = await db.journal.orderBy('seq').last();
-  const isOwn = last?.tab === db.tab;
-  if (mergeKey !== null && isOwn && last.mergeKey === mergeKey && at - last.at < MERGE_MS) {
+  const last = mergeKey === null ? undefined : await lastByHand(db);
+  if (last?.tab === db.tab && last.mergeKey === mergeKey && at - last.at < MERGE_MS) {
     await db.journal.update(last.seq, { at, changes: merged(last.changes, changes) });
     return;
   }

@@ -67,6 +67,12 @@ describe('an empty program', () => {
       (words) => words.includes('Clear') && !words.includes('Taken as usual'),
       'the answer never became Clear',
     );
+    await start.driver.navigate().refresh();
+    await start.expectSoon(
+      () => start.soFar(),
+      (words) => words.includes('Clear') && !words.includes('Taken as usual'),
+      'a reload lost what was answered',
+    );
     await start.go();
     expect(start.presses).toBeLessThanOrEqual(8);
     expect(start.typed).toBeLessThanOrEqual(2);

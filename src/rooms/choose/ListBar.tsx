@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import styled from 'styled-components';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
@@ -110,22 +111,11 @@ const options = (title: string, words: readonly string[]) => [
 const SORT_OPTIONS = options('Order', SORTS);
 const GROUP_OPTIONS = options('Groups', GROUPINGS);
 
-interface ListBarProps {
-  search: Search;
-  list: ListInHand;
-}
-
-/** Which rows, in what order, and how far the search is. */
-export function ListBar({ search, list }: ListBarProps) {
-  const { listing, set, showsNear, turnNear, find } = list;
+/** In what order, grouped how, by which words: it stands still while a search runs. */
+const HowListed = memo(function HowListed(props: Pick<ListInHand, 'listing' | 'set' | 'find'>) {
+  const { listing, set, find } = props;
   return (
-    <Bar>
-      <TextButton aria-pressed={!showsNear} onPress={() => showsNear && turnNear()}>
-        {search.found.passed.toLocaleString('en')} can do it
-      </TextButton>
-      <TextButton aria-pressed={showsNear} onPress={() => !showsNear && turnNear()}>
-        {search.found.near.length} near misses
-      </TextButton>
+    <>
       <Choice
         bare
         label="Order"
@@ -147,6 +137,27 @@ export function ListBar({ search, list }: ListBarProps) {
         value={listing.sought}
         onChange={(event) => set({ sought: event.target.value })}
       />
+    </>
+  );
+});
+
+interface ListBarProps {
+  search: Search;
+  list: ListInHand;
+}
+
+/** Which rows, in what order, and how far the search is. */
+export function ListBar({ search, list }: ListBarProps) {
+  const { listing, set, showsNear, turnNear, find } = list;
+  return (
+    <Bar>
+      <TextButton aria-pressed={!showsNear} onPress={() => showsNear && turnNear()}>
+        {search.found.passed.toLocaleString('en')} can do it
+      </TextButton>
+      <TextButton aria-pressed={showsNear} onPress={() => !showsNear && turnNear()}>
+        {search.found.near.length} near misses
+      </TextButton>
+      <HowListed listing={listing} set={set} find={find} />
       {listing.only && <TextButton onPress={() => set({ only: null })}>Show all rows</TextButton>}
       <SearchState search={search} />
     </Bar>

@@ -120,6 +120,11 @@ export function OpenJob(props: OpenJobProps) {
   const [shortlist, onShortlist] = useShortlist();
   const onOpen = useOpen(props, nameOf);
   const leftOut = useLeftOut(workspace, job);
+  const { leaveOut } = job;
+  const onLeaveOut = useCallback(
+    (id: string, name: string) => change(`Leave ${name} out`, { leaveOut: [...leaveOut, id] }),
+    [change, leaveOut],
+  );
   useShellKeys(shell, { '/': () => list.find.current?.focus(), n: list.turnNear });
   return (
     <Columns>
@@ -140,9 +145,7 @@ export function OpenJob(props: OpenJobProps) {
             chosen={list.chosen}
             onShortlist={onShortlist}
             onOpen={onOpen}
-            onLeaveOut={(id, name) =>
-              change(`Leave ${name} out`, { leaveOut: [...job.leaveOut, id] })
-            }
+            onLeaveOut={onLeaveOut}
           />
         ) : (
           <NoRows search={search} list={list} />

@@ -1,5 +1,5 @@
 'use client';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { measureElement, useVirtualizer, type VirtualizerOptions } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import styled from 'styled-components';
 import { candidateKey, type Candidate } from '@/core/choose/candidate';
@@ -47,6 +47,19 @@ const Heading = styled.h3`
 
 const ROW_PX = 76;
 
+/**
+ * A row is taken as high as it was, or as rows are, until the browser tells its height of itself: to ask for it
+ * while rows are put in would lay the page out in between.
+ */
+const heightOf: VirtualizerOptions<HTMLDivElement, HTMLDivElement>['measureElement'] = (
+  row,
+  entry,
+  rows,
+) =>
+  entry
+    ? measureElement(row, entry, rows)
+    : (rows.measurementsCache[rows.indexFromElement(row)]?.size ?? ROW_PX);
+
 interface RowsProps {
   label: string;
   items: readonly Item[];
@@ -65,11 +78,12 @@ export function Rows(props: RowsProps) {
   const { label, items, job, workspace, nameOf, shortlist, chosen } = props;
   const { onShortlist, onOpen, onLeaveOut } = props;
   const scroller = useRef<HTMLDivElement>(null);
-  const lines = useVirtualizer({
+  const lines = useVirtualizer<HTMLDivElement, HTMLDivElement>({
     count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
     overscan: 4,
+    measureElement: heightOf,
     getItemKey: (i) => {
       const item = items[i];
       if (!item) return i;

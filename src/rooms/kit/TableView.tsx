@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import type { KitTable as TableName } from '@/core/kit/fields/fieldTypes';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';
 import { PHONE } from '@/ui/theme/type';
+import { whenIdle } from '@/ui/whenIdle';
 import { COLUMNS, type ColumnContext, type TableColumn } from './columns';
 import { saveCsv } from './csvFiles';
 import { filtered, type KitFilter } from './filter';
@@ -37,8 +38,6 @@ const None = styled.p`
 /** Does something for each record while nobody wants anything else, a few at a time. */
 function useIdly<T>(records: readonly T[], act: (record: T) => void): void {
   useEffect(() => {
-    // Not every browser tells when it is idle; there the work is done when it is asked for.
-    if (!('requestIdleCallback' in window)) return undefined;
     let next = 0;
     const some = (time: IdleDeadline) => {
       while (next < records.length && time.timeRemaining() > 2) {
@@ -46,10 +45,10 @@ function useIdly<T>(records: readonly T[], act: (record: T) => void): void {
         if (record !== undefined) act(record);
         next += 1;
       }
-      if (next < records.length) handle = requestIdleCallback(some);
+      if (next < records.length) giveUp = whenIdle(some);
     };
-    let handle = requestIdleCallback(some);
-    return () => cancelIdleCallback(handle);
+    let giveUp = whenIdle(some);
+    return () => giveUp();
   }, [records, act]);
 }
 

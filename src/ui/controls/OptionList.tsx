@@ -1,15 +1,22 @@
 'use client';
-import { ListBox, ListBoxSection, type ListBoxProps } from 'react-aria-components';
+import {
+  ListBox,
+  ListBoxLoadMoreItem,
+  ListBoxSection,
+  type ListBoxProps,
+} from 'react-aria-components';
 import { GroupTitle } from './choiceLook';
 import type { OptionGroup } from './options';
 import { Row, RowNote } from './surfaces';
 
 interface OptionListProps extends Omit<ListBoxProps<object>, 'children'> {
   groups: readonly OptionGroup[];
+  /** Brings more options, where there are any, once one comes to the end of these. */
+  onEnd?: () => void;
 }
 
 /** Options under the titles of their groups. */
-export function OptionList({ groups, ...rest }: OptionListProps) {
+export function OptionList({ groups, onEnd, ...rest }: OptionListProps) {
   return (
     <ListBox {...rest}>
       {groups
@@ -25,6 +32,7 @@ export function OptionList({ groups, ...rest }: OptionListProps) {
             ))}
           </ListBoxSection>
         ))}
+      {onEnd && <ListBoxLoadMoreItem onLoadMore={onEnd} />}
     </ListBox>
   );
 }

@@ -13,7 +13,7 @@ import styled from 'styled-components';
 import { oneLine } from '../theme/type';
 import { fieldLook, labelLook, Trigger, type ChoiceLook, type Look } from './choiceLook';
 import { OptionList } from './OptionList';
-import { searchOf, type ManyOptions, type Otherwise } from './options';
+import { searchOf, SHOWN_AT_ONCE, type ManyOptions, type Otherwise } from './options';
 import { Sheet } from './surfaces';
 import { WholeName } from './WholeName';
 
@@ -100,9 +100,14 @@ interface SearchProps {
 function Search({ label, many, chosen, onChoose, otherwise }: SearchProps) {
   const [sought, setSought] = useState('');
   const search = useMemo(() => searchOf(many.groups()), [many]);
-  const { groups, more } = useMemo(() => search(sought), [search, sought]);
+  const [most, setMost] = useState(SHOWN_AT_ONCE);
+  const { groups, more } = useMemo(() => search(sought, most), [search, sought, most]);
+  const seek = (words: string) => {
+    setSought(words);
+    setMost(SHOWN_AT_ONCE);
+  };
   return (
-    <Autocomplete inputValue={sought} onInputChange={setSought}>
+    <Autocomplete inputValue={sought} onInputChange={seek}>
       <SearchField aria-label={`Search ${label.toLowerCase()}`} autoFocus>
         <SearchInput placeholder="search" />
       </SearchField>
@@ -113,6 +118,7 @@ function Search({ label, many, chosen, onChoose, otherwise }: SearchProps) {
           selectionMode="single"
           selectedKeys={chosen === null ? [] : [chosen]}
           onAction={(key) => onChoose(String(key))}
+          onEnd={more > 0 ? () => setMost(most + SHOWN_AT_ONCE) : undefined}
         />
         {groups.length === 0 && <More role="status">Nothing here has these words.</More>}
         {more > 0 && (

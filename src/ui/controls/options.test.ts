@@ -13,8 +13,8 @@ const GROUPS: OptionGroup[] = [
 ];
 
 describe('a long list', () => {
-  const ids = (sought: string, most?: number) => {
-    const { groups, more } = searchOf(GROUPS, most)(sought);
+  const ids = (sought: string, most = 10) => {
+    const { groups, more } = searchOf(GROUPS)(sought, most);
     return [groups.map((g) => g.options.map((o) => o.id).join('')).join('|'), more];
   };
 

@@ -52,8 +52,8 @@ export interface ManyOptions {
 
 /** More than this are searched. */
 export const MANY = 60;
-/** So many are shown at once. */
-export const MOST_SHOWN = 120;
+/** So many are drawn when a list opens, and so many more each time one comes to its end. */
+export const SHOWN_AT_ONCE = 16;
 
 /** The options as they are where they are few; null where they are to be searched. */
 export function manyOf(groups: readonly OptionGroup[] | ManyOptions): ManyOptions | null {
@@ -72,31 +72,26 @@ export interface Found {
   more: number;
 }
 
-/** An option by the words it is found by, in small letters. */
-interface Known {
-  option: Option;
-  words: string;
-}
+/** The words an option is found by, in small letters. */
+const wordsOf = ({ label, note = '' }: Option): string => `${label} ${note}`.toLowerCase();
 
 /** A search through options: those that hold every word that is sought, in label or note, the first of them shown. */
-export function searchOf(groups: readonly OptionGroup[], most = MOST_SHOWN) {
-  const known = groups.map(({ title, options }) => ({
-    title,
-    options: options.map((option): Known => ({
-      option,
-      words: `${option.label} ${option.note ?? ''}`.toLowerCase(),
-    })),
-  }));
-  return (sought: string): Found => {
+export function searchOf(groups: readonly OptionGroup[]) {
+  // Made with the first letter: to open the list nobody waits for them.
+  let known: readonly (readonly string[])[] | null = null;
+  return (sought: string, most: number): Found => {
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     let left = most;
     let more = 0;
-    const found = known.flatMap(({ title, options }): OptionGroup[] => {
-      const passing = options.filter((o) => words.every((word) => o.words.includes(word)));
+    if (words.length > 0) known ??= groups.map(({ options }) => options.map(wordsOf));
+    const found = groups.flatMap(({ title, options }, g): OptionGroup[] => {
+      const passing = options.filter((_, i) =>
+        words.every((word) => known?.[g]?.[i]?.includes(word)),
+      );
       const shown = passing.slice(0, left);
       left -= shown.length;
       more += passing.length - shown.length;
-      return shown.length > 0 ? [{ title, options: shown.map((o) => o.option) }] : [];
+      return shown.length > 0 ? [{ title, options: shown }] : [];
     });
     return { groups: found, more };
   };

@@ -38,6 +38,48 @@ export const NOTHING_TOLD: StartAnswers = {
   ownNames: {},
 };
 
+type Told = Record<string, unknown>;
+
+const isTold = (value: unknown): value is Told =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const orNull = (is: (value: unknown) => boolean) => (value: unknown) => value === null || is(value);
+const isText = (value: unknown) => typeof value === 'string';
+const isNumber = (value: unknown) => typeof value === 'number';
+const isBetween = (value: unknown) =>
+  isTold(value) &&
+  BETWEENS.some(({ between }) => between.kind === value['kind']) &&
+  (value['kind'] === 'nothing' || isNumber(value['factor']));
+
+/** Whether a value can stand for an answer. */
+const CAN_BE: Record<keyof StartAnswers, (value: unknown) => boolean> = {
+  cameraName: isText,
+  sensorId: orNull(isText),
+  megapixels: orNull(isNumber),
+  isStabilised: orNull((value) => typeof value === 'boolean'),
+  use: (value) => value === 'stills' || value === 'video',
+  cameraMountId: orNull(isText),
+  lensMountId: orNull(isText),
+  engraved: isText,
+  lensFormatId: orNull(isText),
+  between: orNull(isBetween),
+  ownNames: (value) => isTold(value) && Object.values(value).every(isText),
+};
+
+/** Answers kept as JSON; what cannot be one, as after a change of the program, counts as not told. */
+export function readAnswers(text: string | null): StartAnswers {
+  let kept: unknown;
+  try {
+    kept = JSON.parse(text ?? 'null');
+  } catch {
+    return NOTHING_TOLD;
+  }
+  if (!isTold(kept)) return NOTHING_TOLD;
+  const asked = Object.entries(CAN_BE).filter(
+    ([key, canBe]) => Object.hasOwn(kept, key) && canBe(kept[key]),
+  );
+  return { ...NOTHING_TOLD, ...Object.fromEntries(asked.map(([key]) => [key, kept[key]])) };
+}
+
 /** The choices of what goes between, in the order people think of them. */
 export const BETWEENS: readonly { id: string; name: string; between: Between }[] = [
   { id: 'nothing', name: 'Nothing', between: { kind: 'nothing' } },

@@ -84,6 +84,7 @@ export function StartPage({ workspace, tell, onRig, others }: StartPageProps) {
     guarded(tell, async () => {
       try {
         await commit(db, 'Start with what I know', start.writes());
+        start.done();
         onRig(rig.id);
       } finally {
         setBusy(false);

@@ -3,12 +3,13 @@ import { useMemo, useState } from 'react';
 import { newId } from '@/core/kit/newId';
 import type { Workspace } from '@/core/kit/records/workspace';
 import type { Mount } from '@/core/kit/records/mount';
-import { NOTHING_TOLD, type StartAnswers } from '@/core/kit/starter/answers';
+import { readAnswers, type StartAnswers } from '@/core/kit/starter/answers';
 import { startEnds, started, type Started } from '@/core/kit/starter/start';
 import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Result } from '@/core/words/problem';
 import type { Write } from '@/store/journal';
+import { useTyped } from '@/ui/form/useTyped';
 
 /** The report of a rig whose records are not in the workspace yet. */
 function reportOf({ mounts, body, lens, part, rig }: Started, workspace: Workspace): Report | null {
@@ -45,6 +46,8 @@ function writesOf({ mounts, body, lens, part, rig }: Started, workspace: Workspa
 export interface Start {
   answers: StartAnswers;
   answer: (change: Partial<StartAnswers>) => void;
+  /** Forgets the answers: they are in the kit. */
+  done: () => void;
   /** Mounts of lens and camera. */
   ends: { front: Mount; rear: Mount };
   /** What the answers come to, or why they cannot be. */
@@ -56,7 +59,8 @@ export interface Start {
 
 /** The answers so far and what they come to, worked out anew with each of them. */
 export function useStart(workspace: Workspace): Start {
-  const [answers, setAnswers] = useState<StartAnswers>(NOTHING_TOLD);
+  const [typed, setTyped] = useTyped('start');
+  const answers = useMemo(() => readAnswers(typed), [typed]);
   const [ids] = useState(() => ({ body: newId(), lens: newId(), rig: newId() }));
   const found = useMemo(() => started(answers, workspace, ids), [answers, workspace, ids]);
   const report = useMemo(
@@ -67,7 +71,8 @@ export function useStart(workspace: Workspace): Start {
   return {
     answers,
     ends,
-    answer: (change) => setAnswers((before) => ({ ...before, ...change })),
+    answer: (change) => setTyped(JSON.stringify({ ...answers, ...change })),
+    done: () => setTyped(null),
     found,
     report,
     writes: () => (found.ok ? writesOf(found.value, workspace) : []),
