@@ -20,6 +20,8 @@ const CORE = [
   ...RIG,
   'core/sweep',
   'core/choose',
+  'core/converters',
+  'core/framing',
   ...MEASURE,
   'core/bench-camera',
   'core/exchange',
@@ -53,6 +55,9 @@ const HOUSE = [
   ['core/sweep', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
   ['core/choose', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
 
+  ['core/converters', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
+  ['core/framing', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
+
   // Measuring knows no rig and not the camera it is tried on.
   ['core/measure/file', GROUND],
   ['core/measure/light', [...GROUND, 'core/measure/file']],
@@ -64,7 +69,10 @@ const HOUSE = [
   // The simulated camera shares no formula with the fit or the halo: it can try them.
   ['core/bench-camera', [...GROUND, ...KIT, 'core/measure/file']],
 
-  ['core/exchange', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
+  [
+    'core/exchange',
+    [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep', 'core/framing'],
+  ],
   // The demo is data.
   ['core/demo', [...GROUND, ...KIT]],
 

@@ -1,5 +1,5 @@
 'use client';
-import { Moon, Redo2, Sun, Undo2 } from 'lucide-react';
+import { Ellipsis, Moon, Redo2, Sun, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { memo } from 'react';
 import styled from 'styled-components';
@@ -10,6 +10,9 @@ import { PHONE } from '@/ui/theme/type';
 import { useTheme } from '@/ui/theme/useTheme';
 import type { CommonKeys } from './keys';
 import { ROOM_IDS, ROOMS, type RoomId } from './rooms';
+
+/** So many rooms stand at the foot of a phone's screen; the rest are behind the last place. */
+const ON_PHONE = 4;
 
 const Bar = styled.header`
   height: var(--header);
@@ -82,6 +85,33 @@ const Rooms = styled.nav`
       border-top: 2px solid transparent;
       font-size: 11px;
     }
+    a[data-on-phone='false'] {
+      display: none;
+    }
+  }
+`;
+
+/* The last place at the foot of a phone's screen: the room in hand where it is one of the rest. */
+const TheRest = styled.div`
+  display: none;
+  @media ${PHONE} {
+    flex: 1;
+    display: grid;
+    button {
+      display: flex;
+      flex-direction: column;
+      align-items: center;
+      gap: 2px;
+      padding: 6px 0 5px;
+      border-radius: 0;
+      border-top: 2px solid transparent;
+      color: var(--muted);
+      font-size: 11px;
+    }
+    &[data-current='true'] button {
+      color: var(--ink);
+      border-color: var(--amber);
+    }
   }
 `;
 
@@ -130,6 +160,45 @@ const Mark = () => (
   </svg>
 );
 
+/** The rooms, the one in hand marked. */
+function RoomsNav({ room, visit }: { room: RoomId; visit: CommonKeys['visit'] }) {
+  const isOfRest = ROOM_IDS.indexOf(room) >= ON_PHONE;
+  const { name, icon } = ROOMS[room];
+  const RestIcon = isOfRest ? icon : Ellipsis;
+  return (
+    <Rooms aria-label="Rooms">
+      {ROOM_IDS.map((id, i) => {
+        const { path, name, key, icon: Icon } = ROOMS[id];
+        return (
+          <Link
+            key={id}
+            href={path}
+            aria-current={id === room ? 'page' : undefined}
+            aria-keyshortcuts={`Shift+${key}`}
+            data-on-phone={i < ON_PHONE}
+          >
+            <Icon size={15} aria-hidden="true" />
+            {name}
+          </Link>
+        );
+      })}
+      <TheRest data-current={isOfRest}>
+        <MenuButton
+          label={isOfRest ? `${name}, and more rooms` : 'More rooms'}
+          actions={ROOM_IDS.slice(ON_PHONE).map((id) => ({
+            id,
+            label: ROOMS[id].name,
+            act: () => visit(ROOMS[id].path),
+          }))}
+        >
+          <RestIcon size={15} aria-hidden="true" />
+          {isOfRest ? name : 'More'}
+        </MenuButton>
+      </TheRest>
+    </Rooms>
+  );
+}
+
 interface RoomHeaderProps {
   room: RoomId;
   keys: CommonKeys;
@@ -153,22 +222,7 @@ export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
         <Mark />
         <span>Wandering Halo</span>
       </Brand>
-      <Rooms aria-label="Rooms">
-        {ROOM_IDS.map((id) => {
-          const { path, name, key, icon: Icon } = ROOMS[id];
-          return (
-            <Link
-              key={id}
-              href={path}
-              aria-current={id === room ? 'page' : undefined}
-              aria-keyshortcuts={`Shift+${key}`}
-            >
-              <Icon size={15} aria-hidden="true" />
-              {name}
-            </Link>
-          );
-        })}
-      </Rooms>
+      <RoomsNav room={room} visit={keys.visit} />
       <Middle>{children}</Middle>
       <Tools>
         <Roomy>

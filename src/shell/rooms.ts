@@ -1,5 +1,14 @@
 /** The rooms, in the order in which people work: each told once, for the bar, the keys, the page and its title. */
-import { Backpack, LayoutGrid, ListFilter, Ruler, Telescope, type LucideIcon } from 'lucide-react';
+import {
+  Backpack,
+  Frame,
+  LayoutGrid,
+  ListFilter,
+  Ruler,
+  Scale,
+  Telescope,
+  type LucideIcon,
+} from 'lucide-react';
 
 export interface RoomInfo {
   path: `/${string}`;
@@ -62,6 +71,32 @@ export const ROOMS = {
       'The shot list says which frames are worth most, and ticks off those you give it.',
       'Look at what the fit leaves before you accept: nothing accepted is ever overwritten.',
       'The log keeps what was expected beside what was found.',
+    ],
+  },
+  converters: {
+    path: '/converters',
+    name: 'Converters',
+    key: 'V',
+    icon: Scale,
+    help: [
+      'One lens on one body, bare, behind every converter of the kit that fits, and cropped.',
+      'The drawing is to scale: bare above the axis, converted below it; play moves between the two.',
+      'Figures that differ by more than anybody sees stand in ink, the others are muted.',
+      'Press any figure for its formula, what went into it and how it is known.',
+      'Converter, crop or a step closer is settled right, with how sure that is.',
+    ],
+  },
+  framing: {
+    path: '/framing',
+    name: 'Framing',
+    key: 'F',
+    icon: Frame,
+    help: [
+      'The same scene through two to four rigs: the picture each would make, to scale.',
+      'The plan from above is the control: drag cameras, people and lamps, or use the arrow keys.',
+      'Lamps blur to their true size, and are cut toward the corners as the rims cut the light.',
+      'What moved and what that did to near and far stands right, in one sentence and figures.',
+      'Start from a usual question, or put any rigs of the workspace beside each other.',
     ],
   },
   choose: {

@@ -68,3 +68,9 @@ export function systemResolution({
     system: 1 / Math.sqrt(lens ** -2 + diffraction ** -2 + sensor ** -2),
   };
 }
+
+/** What lens and diffraction resolve together, without the sensor, lp/mm. */
+export const glassSharpness = ({
+  lens,
+  diffraction,
+}: Pick<Detail, 'lens' | 'diffraction'>): number => 1 / Math.sqrt(lens ** -2 + diffraction ** -2);

@@ -16,7 +16,7 @@ import { RigStrip } from './RigStrip';
 import { RigTools } from './RigTools';
 import { OtherWays } from './start/OtherWays';
 import { StartPage } from './start/StartPage';
-import { useBench, type Bench } from './useBench';
+import { useBench, type Bench } from '@/shell/useBench';
 import { useComparison } from './useComparison';
 import { usePin } from './usePin';
 import { useRigActions } from './useRigActions';

@@ -5,7 +5,7 @@ import type { RigRecord } from '@/core/kit/records/rigRecord';
 import { ASPECTS } from '@/core/frame/aspects';
 import { Choice } from '@/ui/controls/Choice';
 import { aspectOptions } from '@/gear/options';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 
 const Settings = styled.div`
   display: grid;

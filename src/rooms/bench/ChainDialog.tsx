@@ -14,7 +14,7 @@ import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import type { Verdict } from '@/core/frame/coverage';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 import { mm } from '@/core/words/figures';
 
 const Ends = styled.div`

@@ -4,7 +4,7 @@ import type { Part } from '@/core/kit/records/part';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import { shiftRangeMm } from '@/core/rig/train';
 import { ValueField } from '@/ui/ring/ValueField';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 
 import { short } from '@/core/words/figures';
 

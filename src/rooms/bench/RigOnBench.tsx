@@ -10,10 +10,10 @@ import type { Way } from '@/core/rig/search/waysOut';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
 import { Readings } from './Readings';
-import { RigRings } from './RigRings';
+import { RigRings } from '@/gear/RigRings';
 import { StagePlace } from './StagePlace';
 import { TrainPanel } from './TrainPanel';
-import type { Bench } from './useBench';
+import type { Bench } from '@/shell/useBench';
 import { WaysOut } from './WaysOut';
 
 const Columns = styled.main`

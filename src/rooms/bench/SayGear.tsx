@@ -4,7 +4,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { QuickBodyDialog } from '@/gear/quick/QuickBodyDialog';
 import { QuickLensDialog } from '@/gear/quick/QuickLensDialog';
 import { QuickPartDialog } from '@/gear/quick/QuickPartDialog';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 
 export type Gear = 'lens' | 'body' | 'part';
 

@@ -11,7 +11,7 @@ import { Stage } from '@/ui/stage/Stage';
 import { flickerWords } from '@/core/words/corners';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 import { useWander, type Wander } from './useWander';
 
 const Place = styled.div`

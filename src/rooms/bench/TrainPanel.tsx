@@ -8,7 +8,7 @@ import { LightPath } from '@/ui/train/LightPath';
 import { troubleWords } from '@/ui/train/trainWords';
 import { useSame } from '@/ui/useSame';
 import { TrainPlaces } from './TrainPlaces';
-import type { Bench } from './useBench';
+import type { Bench } from '@/shell/useBench';
 
 const Panel = styled.section`
   display: flex;

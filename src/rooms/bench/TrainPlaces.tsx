@@ -17,7 +17,7 @@ import { BodyChoice, LensChoice, ModeChoice } from '@/gear/GearChoice';
 import { addOptions, bodyOptions, lensOptions, swapOptions } from '@/gear/options';
 import { PartSettings } from './PartSettings';
 import { SayGear, type Gear } from './SayGear';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 
 const Places = styled.div`
   display: grid;

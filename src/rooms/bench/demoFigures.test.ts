@@ -15,7 +15,7 @@ import { apertureSteps, focalSteps } from '@/core/sweep/axes';
 import { sweep } from '@/core/sweep/sweep';
 import { demoRig } from '../../../tests/support/demo';
 import { readingGroups } from './readingRows';
-import { ringRibbon, ringSpecs } from './rings';
+import { ringRibbon, ringSpecs } from '@/gear/rings';
 
 /** Figures to nine digits: more than any screen shows, fewer than a processor's last bit. */
 const rounded = (_: string, value: unknown): unknown =>

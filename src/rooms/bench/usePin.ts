@@ -3,8 +3,8 @@ import { useCallback, useState } from 'react';
 import { isMissing, type Rig } from '@/core/rig/rig';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { useLatest } from '@/ui/useLatest';
-import { apertureWords, focalWords } from './rings';
-import type { Bench } from './useBench';
+import { apertureWords, focalWords } from '@/gear/rings';
+import type { Bench } from '@/shell/useBench';
 
 /** A pinned state with the rig it is of. */
 export interface Pinned extends Ghost {

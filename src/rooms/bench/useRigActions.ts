@@ -11,7 +11,7 @@ import { commit } from '@/store/journal';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 import { copyLink } from '@/shell/copyLink';
 import { guarded, type Tell } from '@/shell/tell';
-import type { BenchActions } from './useBench';
+import type { BenchActions } from '@/shell/useBench';
 
 /** So many lenses are looked at for one that goes on a body. */
 const MOST_TRIED = 200;

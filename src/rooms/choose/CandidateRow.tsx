@@ -14,7 +14,7 @@ import { fixed } from '@/core/words/figures';
 import { riskWords } from '@/core/words/risk';
 import { MenuButton } from '@/ui/controls/MenuButton';
 import { engraved, oneLine, PHONE } from '@/ui/theme/type';
-import { MiniFrame } from './MiniFrame';
+import { MiniFrame } from '@/ui/marks/MiniFrame';
 import { wholeName, type Namer } from './names';
 import { ViewScale } from './ViewScale';
 

@@ -8,11 +8,9 @@ import { rigOptions } from '@/gear/options';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
-import { ROOMS } from '@/shell/rooms';
 import { ShellParts } from '@/shell/ShellParts';
-import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
-import { MainLink } from '@/ui/controls/Buttons';
-import { EmptyPlace, FirstActs } from '@/ui/controls/EmptyPlace';
+import { LackingRig } from '@/shell/LackingRig';
+import { useShell } from '@/shell/useShell';
 import { OpenSheet } from './OpenSheet';
 import { useSweep } from './useSweep';
 
@@ -27,21 +25,6 @@ const SHORTCUTS = [
   { keys: 'c', does: 'corner stops under the frames, or none' },
   { keys: 'x', does: 'turn the sheet over: down becomes across' },
 ];
-const NO_KEYS = {};
-
-function Lacking({ shell, missing }: { shell: Shell; missing: string }) {
-  useShellKeys(shell, NO_KEYS);
-  return (
-    <EmptyPlace>
-      <h1>This rig lacks its {missing}</h1>
-      <p>It was deleted from the kit, or never came with the file. Choose another on the Bench.</p>
-      <FirstActs>
-        <MainLink href={ROOMS.bench.path}>To the Bench</MainLink>
-      </FirstActs>
-    </EmptyPlace>
-  );
-}
-
 function OpenSweep({ workspace }: { workspace: Workspace }) {
   const shell = useShell(workspace);
   const sweeping = useSweep(workspace);
@@ -67,7 +50,7 @@ function OpenSweep({ workspace }: { workspace: Workspace }) {
       </RoomHeader>
       {record && rig ? (
         isMissing(rig) ? (
-          <Lacking shell={shell} missing={rig.missing} />
+          <LackingRig shell={shell} missing={rig.missing} />
         ) : (
           <OpenSheet
             key={record.id}

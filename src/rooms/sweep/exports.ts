@@ -3,11 +3,10 @@ import { AXIS_WORDS } from '@/core/sweep/axes';
 import type { SweepStep } from '@/core/sweep/axes';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { verdictPaths } from '@/ui/marks/verdictPaths';
+import { escapedMarkup } from '@/core/words/markup';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
 import { cellLight } from './paintCells';
-
-const escaped = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** Colours as they stand in the page, for a file that has no page. */
 export interface Inks {
@@ -55,7 +54,7 @@ export function sweepSvg(sheet: SheetOfCells, inks: Inks, theme: Theme): string 
   const width = layout.widthPx + 2 * MARGIN_PX;
   const height = layout.heightPx + HEAD_PX + TITLE_PX + 2 * MARGIN_PX;
   const text = (x: number, y: number, words: string, anchor = 'middle', fill = inks.muted) =>
-    `<text x="${x}" y="${y}" text-anchor="${anchor}" fill="${fill}" font-size="12">${escaped(words)}</text>`;
+    `<text x="${x}" y="${y}" text-anchor="${anchor}" fill="${fill}" font-size="12">${escapedMarkup(words)}</text>`;
   const heads = columns.map((step, i) =>
     text(layout.labelPx + (i + 0.5) * layout.columnPx, HEAD_PX - 8, step.label),
   );
@@ -85,7 +84,7 @@ export function sweepSvg(sheet: SheetOfCells, inks: Inks, theme: Theme): string 
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="Archivo, Helvetica, Arial, sans-serif">`,
     `<rect width="${width}" height="${height}" fill="${inks.ground}"/>`,
     `<g transform="translate(${MARGIN_PX} ${MARGIN_PX})">`,
-    `<text y="16" fill="${inks.ink}" font-size="15" font-weight="650">${escaped(sheet.title)}</text>`,
+    `<text y="16" fill="${inks.ink}" font-size="15" font-weight="650">${escapedMarkup(sheet.title)}</text>`,
     `<g transform="translate(0 ${TITLE_PX})">`,
     ...heads,
     ...names,

@@ -18,6 +18,7 @@ import {
 } from '../../words/figures';
 import { evaluate, type Report } from '../report/evaluate';
 import type { Rig } from '../rig';
+import { gearOf, grams, massG, orUnknown, price, sumOf, type Fact, type Gear } from './carried';
 
 export interface Beside {
   rig: Rig;
@@ -29,34 +30,12 @@ export interface ComparedRow {
   cell: (beside: Beside) => string;
 }
 
-const UNKNOWN = 'not known';
-
-type Gear = Rig['body'] | Rig['lens'] | Rig['parts'][number];
-type Fact = (item: Gear) => number | null;
-
-const gearOf = ({ rig }: Beside): Gear[] => [rig.body, rig.lens, ...rig.parts];
-
-/** Sum of what some gear says, null where some of it does not. */
-const sumOf = (gear: readonly Gear[], fact: Fact): number | null =>
-  gear.reduce<number | null>((sum, item) => {
-    const value = fact(item);
-    return sum === null || value === null ? null : sum + value;
-  }, 0);
-
 /** How much more of something there is; what both carry need not be known. */
 function moreOf(first: Beside, other: Beside, fact: Fact): number | null {
-  const [a, b] = [gearOf(first), gearOf(other)];
+  const [a, b] = [gearOf(first.rig), gearOf(other.rig)];
   const without = (gear: Gear[], common: Gear[]) => gear.filter((item) => !common.includes(item));
   return minus(sumOf(without(b, a), fact), sumOf(without(a, b), fact));
 }
-
-const massG: Fact = (item) => item.massG;
-const price: Fact = (item) => item.price;
-
-const grams = (value: number): string =>
-  value >= 1000 ? `${fixed(value / 1000, 2)} kg` : `${fixed(value, 0)} g`;
-const orUnknown = (value: number | null, words: (v: number) => string): string =>
-  value === null ? UNKNOWN : words(value);
 
 /** Light the whole picture gathers against 36x24 at the same f-number and exposure, stops. */
 const noiseStops = ({ report }: Beside): number =>
@@ -127,10 +106,10 @@ const ROWS = {
     { name: 'Photo or video', cell: ({ rig }) => photoOrVideo(rig) },
   ],
   carrying: [
-    { name: 'Mass', cell: (beside) => orUnknown(sumOf(gearOf(beside), massG), grams) },
+    { name: 'Mass', cell: (beside) => orUnknown(sumOf(gearOf(beside.rig), massG), grams) },
     {
       name: 'Price, used',
-      cell: (beside) => orUnknown(sumOf(gearOf(beside), price), (v) => fixed(v, 0)),
+      cell: (beside) => orUnknown(sumOf(gearOf(beside.rig), price), (v) => fixed(v, 0)),
     },
   ],
 } as const satisfies Readonly<Record<string, readonly ComparedRow[]>>;

@@ -3,10 +3,10 @@ import { useId } from 'react';
 import { blackoutRadiusMm } from '@/core/halo/rims';
 import { setUp, verdictOf } from '@/core/rig/report/setUp';
 import type { Rig } from '@/core/rig/rig';
-import { VERDICT_INK } from '@/ui/marks/VerdictMark';
-import { verdictPaths } from '@/ui/marks/verdictPaths';
-import { lightStops } from '@/ui/stage/haloPaint';
-import { useTheme } from '@/ui/theme/useTheme';
+import { VERDICT_INK } from './VerdictMark';
+import { verdictPaths } from './verdictPaths';
+import { lightStops } from '../stage/haloPaint';
+import { useTheme } from '../theme/useTheme';
 
 const WIDTH_PX = 54;
 const HEIGHT_PX = 40;

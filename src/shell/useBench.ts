@@ -8,7 +8,7 @@ import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
 import type { Way } from '@/core/rig/search/waysOut';
 import { db } from '@/store/instance';
-import { stored, type Tell } from '@/shell/tell';
+import { stored, type Tell } from './tell';
 import { commit, edited, type Write } from '@/store/journal';
 import { chosenLately } from '@/store/lately';
 import { lastRig, rememberRig } from '@/store/lastRig';
@@ -40,7 +40,7 @@ const writesOf = (gear: NewGear): Write[] =>
     (gear[table] ?? []).map((record): Write => ({ table, id: record.id, after: record })),
   );
 
-/** What can be done on the Bench. The same functions for as long as it stands. */
+/** What can be done with the rig in hand. The same functions for as long as it stands. */
 export interface BenchActions {
   choose: (rigId: string) => void;
   /** Shows a setting without keeping it. */
@@ -125,9 +125,14 @@ function useArrival({ workspace, choose, show, tell }: Arrival): boolean {
   return arrived;
 }
 
-/** Keeps the address pointing at the rig as it is set. */
-function useAddress(record: RigRecord | null, settings: RigSettings | null, ready: boolean): void {
-  const query = record && settings ? rigQuery(record.id, settings) : '';
+/** Keeps the address pointing at the rig as it is set, and at what else the room shows of it. */
+function useAddress(
+  record: RigRecord | null,
+  settings: RigSettings | null,
+  also: string,
+  ready: boolean,
+): void {
+  const query = record && settings ? `${rigQuery(record.id, settings)}${also}` : '';
   useEffect(() => {
     if (!ready) return;
     const search = query ? `?${query}` : '';
@@ -137,7 +142,8 @@ function useAddress(record: RigRecord | null, settings: RigSettings | null, read
   }, [query, ready]);
 }
 
-export function useBench(workspace: Workspace, tell: Tell): Bench {
+/** The rig in hand, as the Bench and the rooms that look at it more closely turn it; `also` goes into their address. */
+export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
   const [rigId, setRigId] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft | null>(null);
 
@@ -156,7 +162,7 @@ export function useBench(workspace: Workspace, tell: Tell): Bench {
   const record = workspace.rigs.find((r) => r.id === rigId) ?? workspace.rigs[0] ?? null;
   const live = draft && draft.record === record ? draft : null;
   const settings = live?.settings ?? record?.settings ?? null;
-  useAddress(record, settings, arrived && (live === null || live.settled));
+  useAddress(record, settings, also, arrived && (live === null || live.settled));
 
   const rig = useMemo(
     () => (record && settings ? resolveRig(workspace, { ...record, settings }) : null),

@@ -1,10 +1,10 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
+import type { RigSettings } from '@/core/kit/records/rigRecord';
 import type { Rig } from '@/core/rig/rig';
 import { Ring } from '@/ui/ring/Ring';
 import { ringRibbon, ringSpecs } from './rings';
-import type { BenchActions } from './useBench';
 
 const Rings = styled.section`
   display: grid;
@@ -14,8 +14,18 @@ const Rings = styled.section`
   background: var(--ground);
 `;
 
+interface RigRingsProps {
+  rig: Rig;
+  actions: {
+    /** Shows a setting without keeping it. */
+    turn: (change: Partial<RigSettings>) => void;
+    /** Keeps a setting as one step to undo. */
+    settle: (label: string, change: Partial<RigSettings>) => void;
+  };
+}
+
 /** Focal length, aperture and focus as barrel scales. */
-export function RigRings({ rig, actions }: { rig: Rig; actions: BenchActions }) {
+export function RigRings({ rig, actions }: RigRingsProps) {
   const rings = useMemo(
     () => ringSpecs(rig).map((spec) => ({ spec, stretches: ringRibbon(rig, spec) })),
     [rig],

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoRig } from '../../../tests/support/demo';
+import { demoRig } from '../../tests/support/demo';
 import { apertureWords, ringRibbon, ringSpecs } from './rings';
 
 const rings = (id: string) => Object.fromEntries(ringSpecs(demoRig(id)).map((r) => [r.name, r]));

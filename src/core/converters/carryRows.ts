@@ -1,0 +1,148 @@
+/** Rows of what is carried, paid and minded. */
+import {
+  COMMON,
+  asOnBench,
+  ratio,
+  words,
+  lengthOf,
+  massOf,
+  priceOf,
+  priceNote,
+  carriedWords,
+  worse,
+} from './rowFigures';
+import { fullName } from '../kit/records/body';
+import { clearanceWords } from './flare';
+import { differs } from './seen';
+import { balanceOf } from './balance';
+import { gearOf, grams, orUnknown } from '../rig/readings/carried';
+import { evidenceSentence } from '../rig/readings/why';
+import { riskWords } from '../words/risk';
+import { counted, fixed, mm } from '../words/figures';
+
+import type { RowGroup } from './rowTypes';
+
+export const CARRY_ROWS: readonly RowGroup[] = [
+  {
+    title: 'Carrying and price',
+    rows: [
+      {
+        id: 'length',
+        name: 'Length before the body',
+        cell: ({ column }) => ({ figure: orUnknown(lengthOf(column), (v) => mm(v, 0)) }),
+        differs: ratio(lengthOf),
+        why: ({ column }) => ({
+          title: 'Length before the body’s mount',
+          formula: 'length of the lens + thickness of the parts',
+          inputs: [
+            ['lens', orUnknown(column.rig.lens.lengthMm, (v) => mm(v, 0))],
+            ...column.rig.parts.map((p): [string, string] => [fullName(p), mm(p.thicknessMm)]),
+          ],
+          evidence: 'As the records tell it.',
+        }),
+      },
+      {
+        id: 'mass',
+        name: 'Mass before the body',
+        cell: ({ column }) => ({ figure: orUnknown(massOf(column), grams) }),
+        differs: ratio(massOf),
+        why: ({ column }) => ({
+          title: 'Mass that hangs on the mount',
+          formula: 'lens and parts together',
+          inputs: gearOf(column.rig)
+            .slice(1)
+            .map((item) => [fullName(item), orUnknown(item.massG, grams)]),
+          evidence: 'As the records tell it; one that does not say makes the sum unknown.',
+        }),
+      },
+      {
+        id: 'balance',
+        name: 'Balances ahead of the mount',
+        cell: ({ column }) => {
+          const found = balanceOf(column.rig);
+          return {
+            figure: orUnknown(found?.aheadMm ?? null, (v) => mm(v, 0)),
+            note: column.report.cautions.some((c) => c.id === 'support') ? 'support it' : undefined,
+          };
+        },
+        differs: ratio((c) => balanceOf(c.rig)?.aheadMm ?? null),
+        why: ({ column }) => ({
+          title: 'Where lens and parts balance',
+          formula: 'Σ mass × distance ÷ Σ mass; its torque on the mount is mass × distance × g',
+          inputs: [
+            [
+              'torque',
+              orUnknown(balanceOf(column.rig)?.torqueNm ?? null, (t) => `${fixed(t, 2)} N m`),
+            ],
+            ...column.report.cautions
+              .filter((c) => c.id === 'support')
+              .map((c): [string, string] => ['mind', c.why]),
+          ],
+          evidence: `Each piece is taken to balance at its middle: an assumption. A lens from 1.2 kg on hangs from its own foot or a support. ${COMMON}`,
+        }),
+      },
+      {
+        id: 'price',
+        name: 'Price of the parts, used',
+        cell: (asked) => ({
+          figure: orUnknown(priceOf(asked.column), (v) => fixed(v, 0)),
+          note: priceNote(asked),
+        }),
+        differs: ({ column, base }) => differs.by((priceOf(column) ?? 0) - (priceOf(base) ?? 0), 1),
+        why: (asked) => ({
+          title: 'What the parts cost',
+          formula:
+            'sum of their used prices; per stop where they gather light, per mm where they reach',
+          inputs: asked.column.rig.parts.map((p) => [
+            fullName(p),
+            orUnknown(p.price, (v) => fixed(v, 0)),
+          ]),
+          evidence: 'Prices are your own, in your own currency.',
+        }),
+      },
+    ],
+  },
+  {
+    title: 'What else',
+    rows: [
+      {
+        id: 'contacts',
+        name: 'Contacts carry',
+        cell: ({ column }) => ({ figure: carriedWords(column) }),
+        differs: words(({ column }) => carriedWords(column)),
+        why: asOnBench('contacts'),
+      },
+      {
+        id: 'hood',
+        name: 'Hood and flare',
+        cell: ({ column }) => ({ figure: clearanceWords(column) }),
+        differs: words(({ column }) => clearanceWords(column)),
+        why: ({ column: { report } }) => ({
+          title: 'Hood and flare',
+          formula:
+            'black radius of the halo less the corner: light that falls beside the picture and lights the inside of the adapter',
+          inputs: [
+            ['black radius', mm(report.coverage.radiiMm.black, 1)],
+            ['corner', mm(report.coverage.worstCornerRadiusMm, 1)],
+            ['a hood for', `a ${mm(report.optics.equivalents.focalMm, 0)} lens on 36×24`],
+          ],
+          evidence: `A hood made for the view that is used, and a flocked adapter, keep that light out. ${COMMON}`,
+        }),
+      },
+      {
+        id: 'risk',
+        name: 'To be minded',
+        cell: ({ column: { catches } }) => ({
+          figure: catches.length === 0 ? 'nothing' : counted(catches.length, 'thing'),
+        }),
+        differs: words(({ column }) => column.catches.join()),
+        why: ({ column }, today) => ({
+          title: 'What is to be minded',
+          formula: 'joints, rear glass, infinity and contacts, as for every part that is offered',
+          inputs: column.catches.map((c, i) => [`${i + 1}`, c]),
+          evidence: `${evidenceSentence(column.report, today)} Risk ${riskWords(worse(column))}.`,
+        }),
+      },
+    ],
+  },
+];

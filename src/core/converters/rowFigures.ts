@@ -1,0 +1,197 @@
+/** The figures rows of a comparison are made of, and how they differ. */
+import { isTold } from '../kit/records/common';
+import { differs } from './seen';
+import { cropFactor } from '../optics/crop';
+import { VISIBLE_DIFFERENCE } from '../optics/detail';
+import { diagonalMm } from '../optics/formats';
+import { glassSharpness } from '../optics/detail';
+import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
+import { desqueezed } from '../optics/view';
+import { massG, price, sumOf } from '../rig/readings/carried';
+import { explain, type Reading } from '../rig/readings/why';
+import { distancesOf } from '../halo/focus';
+import { subjectOf } from '../rig/report/picture';
+import { lightOf, setUp } from '../rig/report/setUp';
+import { turned } from '../rig/rig';
+import { fixed, metres, signedStops, stopsWords, times } from '../words/figures';
+import type { ConverterColumn } from './columns';
+
+import type { Asked, ConverterRow, Said } from './rowTypes';
+
+export const COMMON = 'Common practice, no source.';
+export const EXACT = 'Exact arithmetic on the figures above.';
+
+/** A row whose why is that of the same reading on the Bench. */
+export const asOnBench =
+  (reading: Reading): ConverterRow['why'] =>
+  ({ column }, today) =>
+    explain(reading, column.rig, column.report, today);
+
+export const ratio = (of: (column: ConverterColumn) => number | null): ConverterRow['differs'] => {
+  return ({ column, base }) => differs.byShare(of(column), of(base), 0.02);
+};
+export const stopsApart = (
+  of: (column: ConverterColumn) => number | null,
+): ConverterRow['differs'] => {
+  return ({ column, base }) => differs.byStops(of(column), of(base));
+};
+export const words = (of: (asked: Asked) => string): ConverterRow['differs'] => {
+  return ({ column, base }) => differs.inWords(of({ column, base }), of({ column: base, base }));
+};
+
+export const focalOf = ({ report }: ConverterColumn) => report.optics.train.focalMm;
+export const fNumberOf = ({ report }: ConverterColumn) => report.optics.train.fNumber;
+
+/** Light on the sensor against the base at the same time and ISO, stops; glass counted where it is known. */
+export const lightAgainst = ({ column, base }: Asked): number =>
+  column.report.optics.train.lightStops - base.report.optics.train.lightStops;
+
+/** Light in the whole delivered picture against the base's at the same time and ISO, stops. */
+export function pictureLightAgainst({ column, base }: Asked): number {
+  const crop = (c: ConverterColumn) =>
+    cropFactor(desqueezed(c.report.frame.delivered, c.rig.lens.squeeze));
+  return lightAgainst({ column, base }) + lightStopsOfFactor(crop(column) / crop(base));
+}
+
+/** What the glass alone takes against the base, stops; null where it is not known. */
+export function glassAgainst({ column, base }: Asked): number | null {
+  const [a, b] = [
+    column.report.optics.train.glassLossStops,
+    base.report.optics.train.glassLossStops,
+  ];
+  return a === null || b === null ? null : a - b;
+}
+
+/** What the sensor acts as for the lens: crop of the delivered frame as it was before the glass. */
+export const actsAs = ({ rig, report }: ConverterColumn) => {
+  const { widthMm, heightMm } = desqueezed(report.frame.delivered, rig.lens.squeeze);
+  const m = report.optics.train.factor;
+  return { widthMm: widthMm / m, heightMm: heightMm / m };
+};
+
+/** How much smaller the picture is than the lens's own format, by the diagonal. */
+export const ofOwnFormat = (column: ConverterColumn): number =>
+  diagonalMm(column.rig.lens.designFormat) / diagonalMm(actsAs(column));
+
+export const customOf = ({ report: { optics } }: ConverterColumn): string | undefined => {
+  const { customaryStops } = optics.train;
+  return customaryStops === null || optics.train.factor === 1
+    ? undefined
+    : `often said ${signedStops(customaryStops, 1)}`;
+};
+
+/** Pixels across a metre of the subject; at infinity across a degree. */
+export function pixelsOnSubject({ rig, report }: ConverterColumn): { value: number; of: string } {
+  const { magnification, train } = report.optics;
+  const { pitchMm } = report.sharpness;
+  if (rig.settings.focusM !== null && magnification > 0)
+    return { value: (magnification * 1000) / pitchMm, of: 'px a metre' };
+  return { value: (train.focalMm * Math.tan(Math.PI / 180)) / pitchMm, of: 'px a degree' };
+}
+
+/** Detail on the subject: what is resolved times how large it is. */
+export const detailOf = ({ report }: ConverterColumn): number =>
+  report.sharpness.system * report.optics.train.focalMm;
+
+/** What lens and diffraction resolve of what the sensor can. */
+export const spareOf = ({ report: { sharpness } }: ConverterColumn): number =>
+  glassSharpness(sharpness) / sharpness.sensor;
+
+export const depthOf = ({ report }: ConverterColumn): number | null => report.picture.depth.depthM;
+
+export const basis =
+  (name: 'same place' | 'same framing' | 'larger format') => (c: ConverterColumn) =>
+    c.report.picture.depthBases.find((b) => b.basis === name) ?? null;
+
+export function basisRow(name: 'same place' | 'same framing' | 'larger format', title: string) {
+  const cell = ({ column }: Asked): Said => {
+    if (column.kind === 'base') return { figure: '1' };
+    const found = basis(name)(column);
+    if (!found) return { figure: '–', note: column.kind === 'crop' ? 'as bare' : undefined };
+    return {
+      figure: found.ratio === null ? 'endless' : times(found.ratio),
+      note:
+        found.focusM === column.rig.settings.focusM ? undefined : `from ${metres(found.focusM)}`,
+    };
+  };
+  return {
+    id: `depth, ${name}`,
+    name: title,
+    cell,
+    differs: ({ column }: Asked) => {
+      const found = basis(name)(column);
+      return found ? differs.byShare(found.ratio, 1, VISIBLE_DIFFERENCE) : 'not seen';
+    },
+    why: asOnBench('depth'),
+  } satisfies ConverterRow;
+}
+
+/** The lens at its closest focus: magnification on the sensor, and how far the subject is from it, m. */
+export function closestOf({ rig }: ConverterColumn): {
+  magnification: number;
+  subjectM: number | null;
+} {
+  const near = turned(rig, { focusM: rig.lens.closestFocusM });
+  const { setting } = setUp(near);
+  const { distanceMm, magnification } = subjectOf(near, lightOf(near), setting);
+  const { imageMm } = distancesOf(near.lens, setting);
+  return { magnification, subjectM: distanceMm === null ? null : (distanceMm + imageMm) / 1000 };
+}
+
+export const lengthOf = ({ rig }: ConverterColumn): number | null =>
+  rig.lens.lengthMm === null
+    ? null
+    : rig.parts.reduce((sum, p) => sum + p.thicknessMm, rig.lens.lengthMm);
+
+export const massOf = ({ rig }: ConverterColumn) => sumOf([rig.lens, ...rig.parts], massG);
+export const priceOf = ({ rig }: ConverterColumn) => sumOf(rig.parts, price);
+
+/** What a converter's price buys: stops where it gathers, millimetres of reach where it spreads. */
+export function priceNote({ column, base }: Asked): string | undefined {
+  if (column.kind !== 'converter') return undefined;
+  const [paid, before] = [priceOf(column), priceOf(base)];
+  if (paid === null || before === null) return undefined;
+  const more = paid - before;
+  if (more <= 0) return undefined;
+  const light = lightAgainst({ column, base });
+  if (light > 0.1) return `${fixed(more / light, 0)} a stop`;
+  const reach = focalOf(column) - focalOf(base);
+  return reach > 1 ? `${fixed(more / reach, 1)} a mm of reach` : undefined;
+}
+
+export const carriedWords = ({ rig, report }: ConverterColumn): string => {
+  if (!report.fit.carriedKnown) return 'not known';
+  const carried = (['focus', 'aperture', 'metadata', 'stabiliser'] as const).filter(
+    (k) => report.fit.carried[k],
+  );
+  if (carried.length > 0) return carried.join(', ');
+  return isTold(rig.lens, 'electronics') && Object.values(rig.lens.electronics).some(Boolean)
+    ? 'nothing'
+    : 'no contacts';
+};
+
+export const autofocusWords = ({ report: { autofocus } }: ConverterColumn): string => {
+  switch (autofocus.state) {
+    case 'works':
+      return autofocus.points === null ? 'works' : `${autofocus.points} points`;
+    case 'too slow':
+      return 'fails';
+    case 'manual':
+      return 'by hand';
+    case 'not known':
+      return 'not known';
+  }
+};
+
+/** What gets slower in autofocus, as far as facts tell; undefined where nothing does. */
+export function slowerNote({ column, base }: Asked): string | undefined {
+  if (column.report.autofocus.state !== 'works') return undefined;
+  const dimmer = stopsBetweenFNumbers(
+    base.report.autofocus.openFNumber,
+    column.report.autofocus.openFNumber,
+  );
+  if (dimmer < -0.1) return `${stopsWords(-dimmer)} dimmer for it`;
+  return dimmer > 0.1 ? `${stopsWords(dimmer)} brighter for it` : undefined;
+}
+
+export const worse = ({ report }: ConverterColumn) => report.verdict.risk;

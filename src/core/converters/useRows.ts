@@ -1,0 +1,102 @@
+/** Rows of corners and focus. */
+import {
+  asOnBench,
+  ratio,
+  stopsApart,
+  words,
+  closestOf,
+  autofocusWords,
+  slowerNote,
+} from './rowFigures';
+import { differs } from './seen';
+import { VISIBLE_DIFFERENCE } from '../optics/detail';
+import { explain } from '../rig/readings/why';
+import { riskWords } from '../words/risk';
+import { fixed, metres, percent, stopsWords, times } from '../words/figures';
+
+import type { RowGroup } from './rowTypes';
+
+export const USE_ROWS: readonly RowGroup[] = [
+  {
+    title: 'Corners',
+    rows: [
+      {
+        id: 'verdict',
+        name: 'Verdict',
+        cell: ({ column: { report } }) => ({
+          figure: report.fitProblem ? 'does not join' : report.verdict.kind,
+          note: `risk ${riskWords(report.verdict.risk)}, ${report.halo.evidence.kind}`,
+        }),
+        differs: words(({ column: { report } }) => report.verdict.kind),
+        why: asOnBench('verdict'),
+      },
+      {
+        id: 'corner',
+        name: 'Darkest corner',
+        cell: ({ column: { report } }) => ({
+          figure:
+            report.verdict.worstCornerStops === null
+              ? 'black'
+              : stopsWords(report.verdict.worstCornerStops),
+        }),
+        differs: stopsApart(({ report }) => report.verdict.worstCornerStops),
+        why: asOnBench('corners'),
+      },
+      {
+        id: 'zones',
+        name: 'Outer zone in frame',
+        cell: ({ column: { report } }) => ({ figure: percent(report.picture.zones.edge, 0) }),
+        differs: ({ column, base }) =>
+          differs.by(
+            column.report.picture.zones.edge - base.report.picture.zones.edge,
+            VISIBLE_DIFFERENCE,
+          ),
+        why: asOnBench('zones'),
+      },
+    ],
+  },
+  {
+    title: 'Focus',
+    rows: [
+      {
+        id: 'autofocus',
+        name: 'Autofocus',
+        cell: (asked) => ({ figure: autofocusWords(asked.column), note: slowerNote(asked) }),
+        differs: words(({ column }) => autofocusWords(column)),
+        why: ({ column, base }, today) => {
+          const why = explain('autofocus', column.rig, column.report, today);
+          const slower = slowerNote({ column, base });
+          return slower
+            ? {
+                ...why,
+                evidence: `${why.evidence} With ${slower} it is ${slower.includes('dimmer') ? 'slower and less sure' : 'surer'} in dim light: common practice, no source.`,
+              }
+            : why;
+        },
+      },
+      {
+        id: 'closest',
+        name: 'Closest focus',
+        cell: ({ column }) => ({
+          figure: metres(closestOf(column).subjectM),
+          note: times(closestOf(column).magnification),
+        }),
+        differs: ratio((c) => closestOf(c).magnification),
+        why: ({ column }) => ({
+          title: 'Closest focus and magnification',
+          formula: 'a converter behind the lens leaves its focus where it was; m′ = M m',
+          inputs: [
+            ['closest focus of the lens', metres(column.rig.lens.closestFocusM)],
+            ['from the sensor there', metres(closestOf(column).subjectM)],
+            ['M', fixed(column.report.optics.train.factor, 4)],
+            ['magnification there', times(closestOf(column).magnification, 3)],
+          ],
+          evidence:
+            column.rig.lens.maxMagnification === null
+              ? `Its greatest magnification is not told: from its focal length, thin lens.`
+              : 'Its greatest magnification as its record tells it.',
+        }),
+      },
+    ],
+  },
+];

@@ -1,0 +1,126 @@
+/** Converter, crop, or step closer? And for a reducer: what it gives and what it asks for. */
+import { VISIBLE_DIFFERENCE } from '../optics/detail';
+import { resolutionOf } from '../kit/records/lens';
+import { converterOrCrop } from '../rig/report/sharpness';
+import { lensFNumberOf } from '../rig/train';
+import { lightAgainst } from './rowFigures';
+import { customaryStops } from '../optics/stops';
+import { fixed, metres, mm, percent, stopsWords } from '../words/figures';
+import { riskWords } from '../words/risk';
+import type { ConverterColumn } from './columns';
+
+export interface WeighingVerdict {
+  /** In a few words. */
+  headline: string;
+  /** Why, in the language of the trade. */
+  because: string;
+  /** How sure it is, and what would settle it. */
+  sure: string;
+  /** What stepping closer or back would do; null where the distance is not told. */
+  steps: string | null;
+}
+
+/**
+ * How far a lens may be from the figure of its class, and from its owner's own: share of it either way. Common
+ * practice, no source.
+ */
+const CLASS_SPREAD = 0.3;
+const OWN_SPREAD = 0.1;
+
+/** Gain of converter over crop for the lens as it is told, and as much worse and better as it may be. */
+export function gainRange(
+  base: ConverterColumn,
+  factor: number,
+): { low: number; mid: number; high: number } {
+  const { rig, report } = base;
+  const spread = rig.lens.resolutionLpMm === null ? CLASS_SPREAD : OWN_SPREAD;
+  const fNumber = report.optics.effectiveFNumber;
+  const gain = (scale: number) => {
+    const lens = { ...rig.lens, resolutionLpMm: resolutionOf(rig.lens) * scale };
+    return converterOrCrop({ ...rig, lens }, factor, fNumber).gain;
+  };
+  return { low: gain(1 - spread), mid: gain(1), high: gain(1 + spread) };
+}
+
+/** Where the bare lens would frame the subject as the converter does from where it stands, m from the lens; null at infinity. */
+export function stepDistanceM(base: ConverterColumn, reach: number): number | null {
+  const { subjectM } = base.report.picture;
+  const { magnification, train } = base.report.optics;
+  if (subjectM === null || magnification <= 0) return null;
+  // u = f (1 + 1/m), thin lens, for m times the reach, with the sensor where it is.
+  const closer = (m: number) => (train.focalMm * (2 + m + 1 / m)) / 1000;
+  return subjectM - closer(magnification) + closer(magnification * reach);
+}
+
+function stepWords(base: ConverterColumn, reach: number): string | null {
+  const to = stepDistanceM(base, reach);
+  const from = base.report.picture.subjectM;
+  if (to === null || from === null) return null;
+  if (reach > 1)
+    return to < base.rig.lens.closestFocusM
+      ? `Stepping closer does not help: ${metres(to)} is nearer than it focuses (${metres(base.rig.lens.closestFocusM)}).`
+      : `Stepping closer, from ${metres(from)} to ${metres(to)}, beats both where one may: ${times(reach)} the detail and no light lost. Near things grow more than far ones.`;
+  return `The plain lens frames the subject so from ${metres(to)} in place of ${metres(from)}; far things then come larger beside it.`;
+}
+
+const times = (value: number): string => `${fixed(value, 2)} times`;
+
+function converterVerdict(base: ConverterColumn, column: ConverterColumn): WeighingVerdict {
+  const { reach } = column;
+  const { low, mid, high } = gainRange(base, reach);
+  const { winner, sentence } = converterOrCrop(
+    base.rig,
+    reach,
+    base.report.optics.effectiveFNumber,
+  );
+  const isSure = [low, high].every((gain) => kindOf(gain) === winner);
+  const lost = -lightAgainst({ column, base });
+  const headline = {
+    converter: `The ${column.title} converter`,
+    crop: 'Crop',
+    neither: 'Crop, and keep the light',
+  }[winner];
+  const own = base.report.sharpness.evidence === 'own figure';
+  const focus =
+    column.report.autofocus.state === 'too slow' ? ` ${column.report.autofocus.sentence}` : '';
+  return {
+    headline,
+    because: `${sentence} It takes ${stopsWords(lost, 2)} of light.${focus}`,
+    sure: `${isSure ? 'It holds' : 'It is not settled'} for a lens ${own ? '10' : '30'} % better or worse than ${own ? 'its own figure' : 'is usual for its class'}: gain ${percent(low - 1, 0)} to ${percent(high - 1, 0)}, ${percent(mid - 1, 0)} as told. ${isSure ? '' : 'Two test frames of fine detail, cropped and converted, settle it. '}Under ${percent(VISIBLE_DIFFERENCE, 0)} nobody sees it.`,
+    steps: stepWords(base, reach),
+  };
+}
+
+const kindOf = (gain: number) => {
+  if (Math.abs(gain - 1) <= VISIBLE_DIFFERENCE) return 'neither';
+  return gain > 1 ? 'converter' : 'crop';
+};
+
+function reducerHeadline({ title, report }: ConverterColumn, light: number): string {
+  const gives = light > 0 ? 'light and view' : 'view, and no light';
+  return report.verdict.kind === 'Clear'
+    ? `${title} gives ${gives}`
+    : `${title} gives ${gives}, and costs corners`;
+}
+
+function reducerVerdict(base: ConverterColumn, column: ConverterColumn): WeighingVerdict {
+  const light = lightAgainst({ column, base });
+  const { report } = column;
+  const custom = customaryStops(report.optics.train.factor);
+  const covers = report.verdict.kind;
+  const before = base.report.verdict.kind;
+  const risk = riskWords(report.verdict.risk);
+  return {
+    headline: reducerHeadline(column, light),
+    because: `It ${light > 0 ? 'gives' : 'takes'} ${stopsWords(Math.abs(light), 2)} of light${custom === null ? '' : ` (often said ${fixed(custom, 1)})`} and the view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)}. Corners: ${covers}, ${before} without it.`,
+    sure: `Risk ${risk}, ${report.halo.evidence.kind}; light and view are arithmetic.`,
+    steps: stepWords(base, column.reach),
+  };
+}
+
+/** What to use, with the reason and how sure it is. Figures of the lens are its own or those of its class. */
+export function verdictOfWeighing(base: ConverterColumn, column: ConverterColumn): WeighingVerdict {
+  return column.reach > 1 && lensFNumberOf(column.report.optics.train) > 0
+    ? converterVerdict(base, column)
+    : reducerVerdict(base, column);
+}

@@ -1,0 +1,66 @@
+/**
+ * The shape a point of light out of focus takes: the pupil as the rims leave it. Toward the corners front and
+ * rear rims cut it from both sides, and the disc becomes a cat's eye.
+ */
+import type { Rim } from '../halo/rims';
+
+export interface UnitPoint {
+  /** Along the radius, outward in the picture. */
+  out: number;
+  /** Across it. */
+  across: number;
+}
+
+interface Disc {
+  centre: number;
+  radius: number;
+}
+
+const AROUND = 48;
+
+/**
+ * Pupil and rims as discs on the radius, in units of the pupil's radius, as they show in an upright picture. Seen
+ * from an image point at r a front rim is centred at +r/w on the pupil, a rear one at −r/w. Rays of a point behind
+ * the subject have crossed before they reach the sensor: its patch stands on its head, and the picture is turned
+ * upright again; seen in the picture the front rim then cuts the outer side. Before the subject it is the other
+ * way round.
+ */
+function discsAt(rims: readonly Rim[], rMm: number, isBehind: boolean): Disc[] {
+  const side = isBehind ? -1 : 1;
+  return [
+    { centre: 0, radius: 1 },
+    ...rims
+      .filter((rim) => rim.softnessMm > 0)
+      .map((rim): Disc => ({
+        centre: ((rim.side === 'front' ? side : -side) * rMm) / rim.softnessMm,
+        radius: rim.edgeRadiusMm / rim.softnessMm,
+      })),
+  ];
+}
+
+/**
+ * Outline of the blur patch of a point of light, in radii of the whole disc; empty where no light comes through.
+ * `rMm` is its distance on the sensor from the halo's centre, `isBehind` whether it stands behind the subject.
+ */
+export function catsEye(rims: readonly Rim[], rMm: number, isBehind: boolean): UnitPoint[] {
+  // A knife edge lets all through or nothing.
+  if (rims.some((rim) => rim.softnessMm <= 0 && rMm > rim.edgeRadiusMm)) return [];
+  const discs = discsAt(rims, rMm, isBehind);
+  const left = Math.max(...discs.map((d) => d.centre - d.radius));
+  const right = Math.min(...discs.map((d) => d.centre + d.radius));
+  if (!(right > left)) return [];
+  const middle = (left + right) / 2;
+  return Array.from({ length: AROUND }, (_, i) => {
+    const angle = (i / AROUND) * 2 * Math.PI;
+    const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+    // From the middle the nearest of all circles, in closed form: a ray from within a disc leaves it once.
+    const reach = Math.min(
+      ...discs.map(({ centre, radius }) => {
+        const along = (middle - centre) * dx;
+        const square = (middle - centre) ** 2 - radius ** 2;
+        return -along + Math.sqrt(Math.max(0, along * along - square));
+      }),
+    );
+    return { out: middle + reach * dx, across: reach * dy };
+  });
+}

@@ -1,0 +1,124 @@
+/** One rig before the scene: where it stands, what it is focused on, and where a point of the scene falls. */
+import { whereBeginning } from '../maths/rootFinding';
+import { distancesOf } from '../halo/focus';
+import { blurDiscMm } from '../optics/blur';
+import type { Subject } from '../optics/depth';
+import type { FrameSize } from '../optics/formats';
+import { desqueezed } from '../optics/view';
+import { evaluate, type Report } from '../rig/report/evaluate';
+import { subjectOf } from '../rig/report/picture';
+import { deliveredOf, lightOf, setUp } from '../rig/report/setUp';
+import { turned, type Rig } from '../rig/rig';
+import { frontFactor } from '../rig/train';
+import type { Spot } from './scene';
+
+export interface Shot {
+  rig: Rig;
+  report: Report;
+  subject: Subject & { distanceMm: number };
+  /** From the sensor to the miller, m. */
+  distanceM: number;
+  /** Where it was asked to stand and cannot focus from; null where it can. */
+  askedM: number | null;
+  /** The delivered picture, desqueezed, mm on the sensor. */
+  picture: FrameSize;
+  /** What it shows at the miller, m. */
+  field: { widthM: number; heightM: number };
+}
+
+/** A difference nobody minds in where a camera stands, as a share. */
+const SAME_PLACE = 0.02;
+
+/** Focused so that the subject stands so far from the sensor; before a front converter of factor A it is A² nearer. */
+const focusedAt = (rig: Rig, distanceM: number): Rig =>
+  turned(rig, { focusM: distanceM / frontFactor(rig.parts) ** 2 });
+
+interface Sharp {
+  subject: Subject & { distanceMm: number };
+  distanceM: number;
+}
+
+/** What a rig focused at a distance has in focus: tubes and closest focus counted. */
+function sharpAt(rig: Rig): Sharp {
+  const { setting } = setUp(rig);
+  const subject = subjectOf(rig, lightOf(rig), setting);
+  const { imageMm } = distancesOf(rig.lens, setting);
+  const distanceMm = subject.distanceMm ?? (rig.settings.focusM ?? 1e6) * 1000;
+  return { subject: { ...subject, distanceMm }, distanceM: (distanceMm + imageMm) / 1000 };
+}
+
+/** A rig that stands `distanceM` from the miller, sensor to eyes, and is focused on him. */
+export function shotAt(rig: Rig, distanceM: number): Shot {
+  const focused = focusedAt(rig, distanceM);
+  const { subject, distanceM: found } = sharpAt(focused);
+  const picture = desqueezed(deliveredOf(focused), rig.lens.squeeze);
+  const metresOf = (sideMm: number) => sideMm / subject.magnification / 1000;
+  const isThere = Math.abs(found / distanceM - 1) <= SAME_PLACE;
+  return {
+    rig: focused,
+    report: evaluate(focused),
+    subject,
+    distanceM: found,
+    askedM: isThere ? null : distanceM,
+    picture,
+    field: { widthM: metresOf(picture.widthMm), heightM: metresOf(picture.heightMm) },
+  };
+}
+
+/** Height of a thing of one metre at the miller as a share of the picture's height. */
+const sizeOf = (rig: Rig, distanceM: number): number => {
+  const focused = focusedAt(rig, distanceM);
+  return (sharpAt(focused).subject.magnification * 1000) / deliveredOf(focused).heightMm;
+};
+
+/** Halvings that place a camera within a millimetre. */
+const HALVINGS = 32;
+/** The farthest a camera stands, m. */
+export const FARTHEST_M = 2000;
+
+/**
+ * Where a rig must stand to show the miller as large as another shot does, m from the sensor: f′·C/(u − f) equal,
+ * by the picture's height. Null where it cannot focus so near, or would stand too far.
+ */
+export function equalSizeM(rig: Rig, shot: Shot): number | null {
+  const wanted = (shot.subject.magnification * 1000) / shot.picture.heightMm;
+  const nearest = rig.lens.closestFocusM * frontFactor(rig.parts) ** 2;
+  const isAsSmall = (logM: number) => sizeOf(rig, Math.exp(logM)) <= wanted;
+  const [near, far] = [Math.log(nearest), Math.log(FARTHEST_M)];
+  // A hair of slack where it stands at its closest focus.
+  if (sizeOf(rig, nearest) < wanted * 0.999 || !isAsSmall(far)) return null;
+  return Math.exp(whereBeginning(isAsSmall, near, far, HALVINGS));
+}
+
+/** Where a point of the scene falls in the upright picture, mm from its middle, and how wide it blurs, mm. */
+export interface Seen {
+  xMm: number;
+  yMm: number;
+  /** Diameter of its blur disc across and down; an anamorphic makes upright ovals. */
+  blurWidthMm: number;
+  blurHeightMm: number;
+  /** From the entrance pupil, m. */
+  depthM: number;
+}
+
+/** Nearer than this share of the way to the subject nothing is drawn. */
+const TOO_NEAR = 0.02;
+
+/**
+ * Central projection from the entrance pupil: x′ = m u X/Z. Null for what stands beside or behind the camera. The
+ * squeeze of an anamorphic narrows its entrance pupil across: common practice, no source.
+ */
+export function seenAt({ subject, rig }: Shot, { xM, yM, zM }: Spot): Seen | null {
+  const { distanceMm, magnification } = subject;
+  const depthMm = distanceMm + zM * 1000;
+  if (depthMm < TOO_NEAR * distanceMm) return null;
+  const scale = (magnification * distanceMm) / depthMm;
+  const blurMm = blurDiscMm(subject, zM * 1000);
+  return {
+    xMm: scale * xM * 1000,
+    yMm: scale * yM * 1000,
+    blurWidthMm: blurMm / rig.lens.squeeze,
+    blurHeightMm: blurMm,
+    depthM: depthMm / 1000,
+  };
+}

@@ -1,0 +1,162 @@
+/** Which rigs stand before the scene: those of the workspace, as they are or with something changed. */
+import type { Body, Mode } from '../kit/records/body';
+import { magnifies, type Part } from '../kit/records/part';
+import type { RigRecord } from '../kit/records/rigRecord';
+import type { Workspace } from '../kit/records/workspace';
+import { diagonalMm } from '../optics/formats';
+import { isMissing, resolveRig, type Rig } from '../rig/rig';
+import { findChains } from '../rig/search/chains';
+import { bodyOffers, judgedChain } from '../rig/search/offers';
+import { trainFactor } from '../rig/train';
+import { clamp } from '../maths/clamp';
+import { fixed } from '../words/figures';
+
+/** A rig of the workspace, with what of it is otherwise. */
+export interface Take {
+  rigId: string;
+  bodyId?: string;
+  modeId?: string;
+  partIds?: readonly string[];
+  /** Scale-up in post, which crops. */
+  postScale?: number;
+}
+
+export const MOST_TAKES = 4;
+const MOST_SCALE = 8;
+
+/** The rig a take stands for; null where something it names is not there. */
+export function rigOfTake(workspace: Workspace, take: Take): Rig | null {
+  const record = workspace.rigs.find((r) => r.id === take.rigId);
+  if (!record) return null;
+  const changed: RigRecord = {
+    ...record,
+    bodyId: take.bodyId ?? record.bodyId,
+    modeId: take.modeId ?? record.modeId,
+    partIds: [...(take.partIds ?? record.partIds)],
+    settings: {
+      ...record.settings,
+      postScale: clamp(take.postScale ?? record.settings.postScale, 1, MOST_SCALE),
+    },
+  };
+  const rig = resolveRig(workspace, changed);
+  return isMissing(rig) ? null : rig;
+}
+
+/** What tells takes apart at a glance: the format, the glass between, the crop. */
+export function takeWords(rig: Rig): string {
+  const { mode, parts, settings } = rig;
+  const glass = parts
+    .filter((p) => p.factor !== 1)
+    .map((p) => ` ×${fixed(p.factor, 2)}`)
+    .join('');
+  const crop = settings.postScale > 1.001 ? `, cropped ×${fixed(settings.postScale, 2)}` : '';
+  return `${fixed(settings.focalMm, 0)} mm${glass} on ${fixed(mode.widthMm, 1)}×${fixed(mode.heightMm, 1)}${crop}`;
+}
+
+export const PRESETS = {
+  'crop or step closer': 'crop or step closer',
+  'both formats': 'one lens on a large and a small format',
+  'reducer or plain': 'reducer or plain adapter',
+  'converter or crop': 'converter or crop',
+} as const;
+export type Preset = keyof typeof PRESETS;
+export const PRESET_IDS = Object.keys(PRESETS) as readonly Preset[];
+
+export interface Setting {
+  takes: readonly Take[];
+  /** Whether each but the first moves until the miller is as large as in the first. */
+  keepsSize: boolean;
+}
+
+/** Chains of the kit that join a rig's lens and body and strike nothing, with a factor of the kind asked for. */
+function chainsOf(rig: Rig, kit: readonly Part[], wanted: (factor: number) => boolean): Part[][] {
+  return findChains(rig.lens, rig.body, kit, rig.mounts)
+    .chains.filter(
+      (c) =>
+        wanted(trainFactor(c.parts)) &&
+        c.parts.every((p) => p.kind === 'plain adapter' || magnifies(p)) &&
+        judgedChain(rig, c.parts).grade !== 'does not fit',
+    )
+    .map((c) => [...c.parts]);
+}
+
+const idsOf = (parts: readonly Part[]): string[] => parts.map((p) => p.id);
+
+const largest = (body: Body, use: Mode['use']): Mode | undefined =>
+  (body.modes.some((m) => m.use === use) ? body.modes.filter((m) => m.use === use) : body.modes)
+    .toSorted((a, b) => diagonalMm(b) - diagonalMm(a))
+    .at(0);
+
+/** Two formats that differ by less are one, as a ratio of diagonals. */
+const ONE_FORMAT = 1.15;
+const CROP = 1.5;
+
+/** The same lens and train on the largest and on the smallest format of the kit it goes on. */
+function onBothFormats(rigId: string, rig: Rig, { bodies }: Workspace): readonly Take[] | null {
+  const fitting = bodyOffers(rig, bodies)
+    .filter((o) => o.grade !== 'does not fit')
+    .flatMap(({ record: body }) => {
+      const mode = largest(body, rig.mode.use);
+      return mode ? [{ body, mode, diagonal: diagonalMm(mode) }] : [];
+    })
+    .toSorted((a, b) => b.diagonal - a.diagonal);
+  const [first, last] = [fitting[0], fitting.at(-1)];
+  if (!first || !last || first.diagonal / last.diagonal < ONE_FORMAT) return null;
+  return [first, last].map(({ body, mode }) => ({ rigId, bodyId: body.id, modeId: mode.id }));
+}
+
+function withGlass(rigId: string, rig: Rig, kit: readonly Part[], isReducer: boolean) {
+  const glass = chainsOf(rig, kit, (f) => (isReducer ? f < 0.99 : f > 1.01))[0];
+  const plain = chainsOf(rig, kit, (f) => f === 1)[0];
+  if (!glass || !plain) return null;
+  return {
+    glass: { rigId, partIds: idsOf(glass) },
+    plain: { rigId, partIds: idsOf(plain) },
+    factor: trainFactor(glass),
+  };
+}
+
+function presetOn(preset: Preset, record: RigRecord, workspace: Workspace): Setting | null {
+  const rig = resolveRig(workspace, record);
+  if (isMissing(rig)) return null;
+  const { parts } = workspace;
+  switch (preset) {
+    case 'crop or step closer':
+      return {
+        takes: [{ rigId: record.id, postScale: CROP }, { rigId: record.id }],
+        keepsSize: true,
+      };
+    case 'both formats': {
+      const takes = onBothFormats(record.id, rig, workspace);
+      return takes ? { takes, keepsSize: true } : null;
+    }
+    case 'reducer or plain': {
+      const found = withGlass(record.id, rig, parts, true);
+      return found ? { takes: [found.plain, found.glass], keepsSize: false } : null;
+    }
+    case 'converter or crop': {
+      const found = withGlass(record.id, rig, parts, false);
+      return found
+        ? {
+            takes: [found.glass, { ...found.plain, postScale: found.factor }],
+            keepsSize: false,
+          }
+        : null;
+    }
+  }
+}
+
+/** A usual question put with the rig in hand, or with the first of the workspace it can be put with; null where with none. */
+export function presetFor(
+  preset: Preset,
+  workspace: Workspace,
+  rigId: string | null,
+): Setting | null {
+  const { rigs } = workspace;
+  const inOrder = [...rigs.filter((r) => r.id === rigId), ...rigs.filter((r) => r.id !== rigId)];
+  for (const record of inOrder) {
+    const found = presetOn(preset, record, workspace);
+    if (found) return found;
+  }
+  return null;
+}

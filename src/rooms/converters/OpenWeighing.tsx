@@ -1,0 +1,187 @@
+'use client';
+import { useCallback, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { cropOf, trainsFor, weigh, type ConverterColumn } from '@/core/converters/columns';
+import { fullName } from '@/core/kit/records/body';
+import type { RigRecord } from '@/core/kit/records/rigRecord';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { fixed } from '@/core/words/figures';
+import type { Rig } from '@/core/rig/rig';
+import { RigRings } from '@/gear/RigRings';
+import { ROOMS } from '@/shell/rooms';
+import type { Bench } from '@/shell/useBench';
+import { useShellKeys, type Shell } from '@/shell/useShell';
+import { ActingButton } from '@/ui/controls/Buttons';
+import { oneLine, PHONE } from '@/ui/theme/type';
+import { RayDrawing } from './RayDrawing';
+import { usePlay } from './usePlay';
+import { VerdictPanel } from './VerdictPanel';
+import { WeighTable } from './WeighTable';
+
+const Columns = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 332px;
+  @media ${PHONE} {
+    display: block;
+  }
+`;
+
+const Left = styled.section`
+  min-width: 0;
+  min-height: 0;
+  overflow: auto;
+  padding: 10px 16px 20px;
+  @media ${PHONE} {
+    padding: 10px 10px 16px;
+    overflow: visible;
+  }
+`;
+
+const Top = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 14px;
+  h1 {
+    font-size: 17px;
+    font-weight: 650;
+  }
+`;
+
+const Facts = styled.p`
+  ${oneLine}
+  flex: 1;
+  min-width: 0;
+  color: var(--muted);
+`;
+
+const Rings = styled.div`
+  margin: 0 -14px;
+  > section {
+    border-top: 0;
+  }
+`;
+
+const Unfitting = styled.section`
+  margin-top: 14px;
+  color: var(--muted);
+  h2 {
+    font-size: 13px;
+    font-weight: 650;
+  }
+  li {
+    padding: 2px 0;
+  }
+  b {
+    color: var(--ink);
+    font-weight: 500;
+  }
+`;
+
+const Nothing = styled.p`
+  max-width: 560px;
+  padding: 18px 0;
+  color: var(--muted);
+  font-size: 15px;
+`;
+
+/** The strongest glass that reaches, else the first that gathers. */
+function usual(converters: readonly ConverterColumn[]): ConverterColumn | null {
+  return converters.find((c) => c.reach > 1) ?? converters.at(-1) ?? null;
+}
+
+interface OpenWeighingProps {
+  workspace: Workspace;
+  shell: Shell;
+  bench: Bench;
+  record: RigRecord;
+  rig: Rig;
+  /** Id of the converter in hand; null for the usual one. */
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}
+
+/** A lens on a body: what every converter would make of it. */
+export function OpenWeighing(props: OpenWeighingProps) {
+  const { workspace, shell, bench, record, rig, chosen, onChoose } = props;
+  const { lens, body, mode, parts: fitted, mounts } = rig;
+  const { parts: kit } = workspace;
+  // What stands between does not change while rings are turned.
+  const trains = useMemo(
+    () => trainsFor(rig, kit),
+    [lens, body, mode, fitted, mounts, kit], // eslint-disable-line react-hooks/exhaustive-deps
+  );
+  const weighing = useMemo(() => weigh(rig, trains), [rig, trains]);
+  const { base, converters } = weighing;
+  const inHand = converters.find((c) => c.id === chosen) ?? usual(converters);
+  const crop = useMemo(() => (inHand ? cropOf(weighing, inHand.reach) : null), [weighing, inHand]);
+  const columns = useMemo(
+    () => [base, ...converters, ...(crop ? [crop] : [])],
+    [base, converters, crop],
+  );
+  const play = usePlay();
+  const [showRings, setShowRings] = useState(false);
+  const step = useCallback(
+    (by: number) => {
+      const at = converters.findIndex((c) => c.id === inHand?.id);
+      const next = converters[(at + by + converters.length) % Math.max(1, converters.length)];
+      if (next) onChoose(next.id);
+    },
+    [converters, inHand, onChoose],
+  );
+  useShellKeys(shell, { p: play.play, '[': () => step(-1), ']': () => step(1) });
+  const facts = [fullName(lens), fullName(body), mode.name].join(' · ');
+  const set = `${fixed(rig.settings.focalMm, 0)} mm, f/${fixed(rig.settings.fNumber, 1)}, ${rig.settings.focusM === null ? '∞' : `${fixed(rig.settings.focusM, rig.settings.focusM < 10 ? 2 : 0)} m`}`;
+  return (
+    <Columns>
+      <Left aria-label="What the glass does">
+        <Top>
+          <h1>{record.name}</h1>
+          <Facts title={facts}>{facts}</Facts>
+          <ActingButton aria-expanded={showRings} onPress={() => setShowRings((on) => !on)}>
+            {showRings ? 'Put the rings away' : `Set at ${set}`}
+          </ActingButton>
+        </Top>
+        {showRings && (
+          <Rings>
+            <RigRings rig={rig} actions={bench.actions} />
+          </Rings>
+        )}
+        {inHand ? (
+          <RayDrawing base={base} column={inHand} play={play} />
+        ) : (
+          <Nothing>
+            No converter of the kit goes between this lens and this body. Add one in the{' '}
+            {ROOMS.kit.name}, or choose another rig; why those that are there do not fit stands
+            below.
+          </Nothing>
+        )}
+        <WeighTable
+          columns={columns}
+          base={base}
+          inHand={inHand?.id ?? null}
+          onChoose={onChoose}
+          joins={weighing.baseJoins}
+        />
+        {trains.left > 0 && (
+          <Nothing>and {trains.left} more chains of two converters, weaker or longer.</Nothing>
+        )}
+        {trains.unfitting.length > 0 && (
+          <Unfitting aria-label="Converters that do not fit">
+            <h2>Does not fit here</h2>
+            <ul>
+              {trains.unfitting.map(({ name, reasons }) => (
+                <li key={name}>
+                  <b>{name}</b>: {reasons.join('; ')}
+                </li>
+              ))}
+            </ul>
+          </Unfitting>
+        )}
+      </Left>
+      <VerdictPanel base={base} column={inHand} crop={crop} />
+    </Columns>
+  );
+}

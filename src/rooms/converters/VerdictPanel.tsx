@@ -1,0 +1,186 @@
+'use client';
+import styled from 'styled-components';
+import { basisWords } from '@/core/converters/bases';
+import type { ConverterColumn } from '@/core/converters/columns';
+import { techniquesFor } from '@/core/converters/technique';
+import { verdictOfWeighing } from '@/core/converters/verdict';
+import type { DepthBasis, DepthOfField } from '@/core/optics/depth';
+import { metres, times } from '@/core/words/figures';
+import { engraved, PHONE } from '@/ui/theme/type';
+
+const Panel = styled.aside`
+  border-left: 1px solid var(--line);
+  padding: 14px 16px 24px;
+  overflow: auto;
+  h2 {
+    font-size: 20px;
+    line-height: 1.2;
+    font-weight: 650;
+    text-wrap: balance;
+  }
+  h3 {
+    margin-top: 16px;
+    padding-bottom: 3px;
+    border-bottom: 1px solid var(--line);
+    font-size: 13px;
+    font-weight: 650;
+    color: var(--muted);
+  }
+  @media ${PHONE} {
+    border: 0;
+    border-top: 1px solid var(--line);
+    overflow: visible;
+  }
+`;
+
+const Because = styled.p`
+  margin-top: 6px;
+  font-size: 15px;
+  line-height: 1.35;
+`;
+
+const Muted = styled.p`
+  margin-top: 4px;
+  color: var(--muted);
+`;
+
+const Basis = styled.div`
+  padding: 6px 0 8px;
+  border-bottom: 1px solid var(--line);
+  header {
+    display: flex;
+    justify-content: space-between;
+    gap: 10px;
+    font-weight: 600;
+    b {
+      ${engraved}
+    }
+  }
+  p {
+    color: var(--muted);
+    font-size: 12px;
+    line-height: 1.35;
+  }
+  svg {
+    display: block;
+    width: 100%;
+    height: 40px;
+    margin: 4px 0 2px;
+    overflow: visible;
+  }
+  text {
+    ${engraved}
+    font-size: 11px;
+    fill: var(--muted);
+  }
+`;
+
+const Note = styled.li`
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+  span {
+    display: block;
+    color: var(--muted);
+    font-size: 12px;
+  }
+`;
+
+/** Ends of the drawing as shares of the distances that are drawn. */
+const AROUND = 1.12;
+const NO_END = 1.35;
+
+/** What is in focus with the part and without it, on one scale of distances. */
+function DepthDrawing({ basis }: { basis: DepthBasis }) {
+  const { withPart, bareLens } = basis;
+  const ends = [withPart, bareLens].flatMap((d) => [d.nearM, d.farM ?? d.nearM * NO_END]);
+  const [least, most] = [Math.min(...ends) / AROUND, Math.max(...ends) * AROUND];
+  const at = (m: number) => (Math.log(m / least) / Math.log(most / least)) * 100;
+  const bar = ({ nearM, farM }: DepthOfField, y: number, fill: string, label: string) => (
+    <g>
+      <rect
+        x={`${at(nearM)}%`}
+        width={`${Math.max(0.6, (farM === null ? 100 : at(farM)) - at(nearM))}%`}
+        y={y}
+        height="9"
+        fill={fill}
+      />
+      <text x={`${at(nearM)}%`} dx="-5" y={y + 9} textAnchor="end">
+        {label} {metres(nearM)}
+      </text>
+      <text x={`${farM === null ? 100 : at(farM)}%`} dx="5" y={y + 9}>
+        {metres(farM)}
+      </text>
+    </g>
+  );
+  return (
+    <svg aria-hidden="true">
+      <svg x="34%" width="42%" style={{ overflow: 'visible' }}>
+        {bar(bareLens, 4, 'var(--muted)', 'bare')}
+        {bar(withPart, 22, 'var(--amber)', 'with')}
+      </svg>
+    </svg>
+  );
+}
+
+interface VerdictPanelProps {
+  base: ConverterColumn;
+  column: ConverterColumn | null;
+  crop: ConverterColumn | null;
+}
+
+/** Converter, crop, or a step closer; depth on three bases; what to do where sharpness is lost. */
+export function VerdictPanel({ base, column, crop }: VerdictPanelProps) {
+  const inHand = column ?? base;
+  const verdict = column ? verdictOfWeighing(base, column) : null;
+  const { depthBases } = inHand.report.picture;
+  const notes = techniquesFor(inHand);
+  return (
+    <Panel aria-label="What to use">
+      <h2 data-testid="weighing">{verdict?.headline ?? 'Nothing to weigh'}</h2>
+      {verdict && <Because>{verdict.because}</Because>}
+      {verdict?.steps && <Muted>{verdict.steps}</Muted>}
+      {verdict && <Muted>{verdict.sure}</Muted>}
+      {crop && (
+        <Muted>
+          The crop to the same view has as many pixels on the subject as the bare lens, and the same
+          noise as the converter but for what its glass takes.
+        </Muted>
+      )}
+      <h3>Depth of field, on three bases</h3>
+      {depthBases.length === 0 ? (
+        <Muted>
+          {inHand.rig.settings.focusM === null
+            ? 'At infinity there is no subject to compare: focus nearer to see the three bases.'
+            : 'Nothing behind the lens magnifies here.'}
+        </Muted>
+      ) : (
+        depthBases.map((basis) => {
+          const { title, sentence } = basisWords(inHand, basis);
+          return (
+            <Basis key={basis.basis}>
+              <header>
+                <span>{title}</span>
+                <b>{basis.ratio === null ? 'endless' : times(basis.ratio)}</b>
+              </header>
+              <DepthDrawing basis={basis} />
+              <p>{sentence}</p>
+            </Basis>
+          );
+        })
+      )}
+      {notes.length > 0 && (
+        <>
+          <h3>Where sharpness is lost</h3>
+          <ul>
+            {notes.map(({ id, words, because }) => (
+              <Note key={id}>
+                {words}
+                <span>{because} Common practice.</span>
+              </Note>
+            ))}
+          </ul>
+        </>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,247 @@
+'use client';
+import { useCallback, useState } from 'react';
+import styled from 'styled-components';
+import { FRAMING_VIEWS } from '@/core/exchange/framingLink';
+import { FRAMING_ROWS, isAsLarge, movedWords, type FramingRow } from '@/core/framing/compare';
+import { MOST_TAKES, PRESET_IDS, PRESETS } from '@/core/framing/takes';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { copyLink } from '@/shell/copyLink';
+import type { Tell } from '@/shell/tell';
+import { TextButton } from '@/ui/controls/Buttons';
+import { MenuButton } from '@/ui/controls/MenuButton';
+import { WhyPopover } from '@/ui/controls/WhyRow';
+import { FlagField } from '@/ui/form/FlagField';
+import { engraved, PHONE } from '@/ui/theme/type';
+import type { Framing } from './useFraming';
+
+const Panel = styled.aside`
+  border-left: 1px solid var(--line);
+  padding: 14px 16px 24px;
+  overflow: auto;
+  h2 {
+    font-size: 20px;
+    line-height: 1.2;
+    font-weight: 650;
+    text-wrap: balance;
+  }
+  h3 {
+    margin-top: 16px;
+    padding-bottom: 3px;
+    border-bottom: 1px solid var(--line);
+    font-size: 13px;
+    font-weight: 650;
+    color: var(--muted);
+  }
+  @media ${PHONE} {
+    border: 0;
+    border-top: 1px solid var(--line);
+    overflow: visible;
+  }
+`;
+
+const Sentence = styled.p`
+  margin-top: 6px;
+  font-size: 15px;
+  line-height: 1.35;
+`;
+
+const Muted = styled.p`
+  margin-top: 6px;
+  color: var(--muted);
+`;
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0 10px;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--line);
+  > span {
+    color: var(--muted);
+  }
+  > div {
+    flex: 1;
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: flex-end;
+    white-space: nowrap;
+  }
+`;
+
+const Figure = styled.button`
+  ${engraved}
+  padding: 1px 2px;
+  border: 0;
+  background: none;
+  cursor: help;
+  &:hover {
+    text-decoration: underline dotted;
+    text-underline-offset: 3px;
+  }
+  &:not(:first-child)::before {
+    content: '· ';
+    color: var(--muted);
+  }
+`;
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 2px;
+  margin-left: -8px;
+  button[aria-pressed='true'] {
+    color: var(--amber);
+    font-weight: 600;
+  }
+`;
+
+interface FramingPanelProps {
+  framing: Framing;
+  workspace: Workspace;
+  tell: Tell;
+  onPng: () => void;
+  onSvg: () => void;
+}
+
+/** What changes from the first picture to each other one. */
+function Moved({ framing }: { framing: Framing }) {
+  const { framed, scene, keepsSize } = framing;
+  const [first, ...others] = framed;
+  const follows = keepsSize && first ? others.filter((o) => !isAsLarge(first.shot, o.shot)) : [];
+  return (
+    <>
+      {first && others.length > 0 ? (
+        others.map((o, i) => {
+          const { headline, sentence } = movedWords(first.shot, o.shot, scene);
+          return (
+            <div key={o.key} style={i > 0 ? { marginTop: 14 } : undefined}>
+              <h2 data-testid={i === 0 ? 'moved' : undefined}>{headline}</h2>
+              <Sentence>{sentence}</Sentence>
+            </div>
+          );
+        })
+      ) : (
+        <h2>One picture alone</h2>
+      )}
+      {follows.length > 0 && (
+        <Muted role="status">
+          {follows.map((f) => f.words).join(', ')} cannot show him as large from anywhere it
+          focuses.
+        </Muted>
+      )}
+      {framing.lost > 0 && (
+        <Muted role="status">{framing.lost} of the rigs asked for are not in this workspace.</Muted>
+      )}
+    </>
+  );
+}
+
+/** How it is shown, what to start from, and what to take away. */
+function Acts({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
+  const { framed, view, keepsSize } = framing;
+  return (
+    <>
+      <h3>Show</h3>
+      <Line>
+        {FRAMING_VIEWS.map((v) => (
+          <TextButton key={v} aria-pressed={v === view} onPress={() => framing.show(v)}>
+            {v}
+          </TextButton>
+        ))}
+      </Line>
+      <FlagField
+        label="the miller as large in all of them"
+        on={keepsSize}
+        onTurn={framing.keepSize}
+      />
+      <h3>Start from</h3>
+      <Line>
+        {PRESET_IDS.map((preset) => (
+          <TextButton
+            key={preset}
+            onPress={() => {
+              if (!framing.start(preset))
+                tell({
+                  kind: 'trouble',
+                  text: `No rig of this workspace can be asked “${PRESETS[preset]}”: the kit lacks the glass or the second format for it.`,
+                });
+            }}
+          >
+            {PRESETS[preset]}
+          </TextButton>
+        ))}
+      </Line>
+      <h3>And</h3>
+      <Line>
+        {framed.length < MOST_TAKES && (
+          <MenuButton
+            label="Add a rig"
+            actions={workspace.rigs.map((r) => ({
+              id: r.id,
+              label: r.name,
+              act: () => framing.add({ rigId: r.id }),
+            }))}
+          />
+        )}
+        <MenuButton
+          label="Save or share"
+          actions={[
+            { id: 'png', label: 'Pictures as PNG', act: onPng },
+            { id: 'svg', label: 'Pictures as SVG, to scale', act: onSvg },
+            { id: 'link', label: 'Copy a link', act: () => copyLink(tell, 'these pictures') },
+          ]}
+        />
+      </Line>
+    </>
+  );
+}
+
+interface Asked {
+  row: FramingRow;
+  index: number;
+  pressed: HTMLElement;
+}
+
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** What moved and what that did, in figures. */
+export function FramingPanel({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
+  const { framed, scene } = framing;
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const close = useCallback(() => setAsked(null), []);
+  const answered = asked ? framed[asked.index] : undefined;
+  return (
+    <Panel aria-label="What the picture becomes">
+      <Moved framing={framing} />
+      <h3>Between {framed.length === 2 ? 'the two' : 'them'}</h3>
+      {FRAMING_ROWS.map((row) => (
+        <Row key={row.id}>
+          <span>{row.name}</span>
+          <div>
+            {framed.map((f, index) => (
+              <Figure
+                key={f.key}
+                type="button"
+                aria-haspopup="dialog"
+                aria-label={`${row.name}, picture ${index + 1}: ${row.figure(f.shot, scene)}`}
+                onClick={(event) => setAsked({ row, index, pressed: event.currentTarget })}
+              >
+                {row.figure(f.shot, scene)}
+              </Figure>
+            ))}
+          </div>
+        </Row>
+      ))}
+      <Acts framing={framing} workspace={workspace} tell={tell} onPng={onPng} onSvg={onSvg} />
+      {asked && answered && (
+        <WhyPopover
+          pressed={asked.pressed}
+          why={() => asked.row.why(answered.shot, scene, today())}
+          onClose={close}
+        />
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,42 @@
+'use client';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { EmptyRoom } from '@/shell/EmptyRoom';
+import { RoomFrame } from '@/shell/RoomFrame';
+import { RoomHeader } from '@/shell/RoomHeader';
+import { ShellParts } from '@/shell/ShellParts';
+import { useShell } from '@/shell/useShell';
+import { OpenFraming } from './OpenFraming';
+
+const SHORTCUTS = [
+  { keys: 'arrows', does: 'move the camera, person or lamps in hand on the plan' },
+  { keys: 'e', does: 'keep the miller as large in every picture, or let each stand alone' },
+  { keys: 'v', does: 'side by side, split, one over the other' },
+];
+
+function FramingOf({ workspace }: { workspace: Workspace }) {
+  const shell = useShell(workspace);
+  return (
+    <>
+      <RoomHeader room="framing" keys={shell.keys} fileActions={shell.fileActions} />
+      {workspace.rigs.length > 0 ? (
+        <OpenFraming workspace={workspace} shell={shell} />
+      ) : (
+        <EmptyRoom
+          shell={shell}
+          heading="No rigs to look through yet"
+          words="Framing shows one scene through several rigs: put one together first, or look at the demo."
+        />
+      )}
+      <ShellParts room="framing" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+    </>
+  );
+}
+
+/** Framing: what the picture becomes. */
+export function FramingRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
+  return (
+    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
+      {(workspace) => <FramingOf workspace={workspace} />}
+    </RoomFrame>
+  );
+}

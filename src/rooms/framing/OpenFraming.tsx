@@ -1,0 +1,82 @@
+'use client';
+import { useCallback } from 'react';
+import styled from 'styled-components';
+import { FRAMING_VIEWS } from '@/core/exchange/framingLink';
+import type { Workspace } from '@/core/kit/records/workspace';
+import { useShellKeys, type Shell } from '@/shell/useShell';
+import { useTheme } from '@/ui/theme/useTheme';
+import { PHONE } from '@/ui/theme/type';
+import { picturesSvg } from '@/ui/scene/sceneSvg';
+import { download } from '@/shell/files';
+import { guarded } from '@/shell/tell';
+import { FramingPanel } from './FramingPanel';
+import { Pictures } from './Pictures';
+import { Plan } from './Plan';
+import { pngOfPictures } from './pngOfPictures';
+import { useFraming } from './useFraming';
+
+const Columns = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 312px;
+  @media ${PHONE} {
+    display: block;
+  }
+`;
+
+const Left = styled.section`
+  min-width: 0;
+  min-height: 0;
+  overflow: auto;
+  padding: 10px 16px 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  @media ${PHONE} {
+    padding: 10px;
+    overflow: visible;
+  }
+`;
+
+interface OpenFramingProps {
+  workspace: Workspace;
+  shell: Shell;
+}
+
+/** The scene through each rig, the plan that moves it, and what that does. */
+export function OpenFraming({ workspace, shell }: OpenFramingProps) {
+  const framing = useFraming(workspace);
+  const [theme] = useTheme();
+  const { framed, scene, view, keepsSize } = framing;
+  const nextView = () => {
+    const at = FRAMING_VIEWS.indexOf(view);
+    framing.show(FRAMING_VIEWS[(at + 1) % FRAMING_VIEWS.length] ?? 'side by side');
+  };
+  useShellKeys(shell, { e: () => framing.keepSize(!keepsSize), v: nextView });
+  const { tell } = shell;
+  const titled = framed.map(({ shot, words, name }) => ({ shot, title: `${name}: ${words}` }));
+  const saveSvg = () => download('framing.svg', picturesSvg(titled, scene, theme), 'image/svg+xml');
+  const savePng = useCallback(
+    () =>
+      guarded(tell, async () => {
+        download('framing.png', await pngOfPictures(framed, scene, theme));
+      }),
+    [framed, scene, theme, tell],
+  );
+  return (
+    <Columns>
+      <Left aria-label="The scene through each rig">
+        <Pictures framing={framing} workspace={workspace} />
+        {framed.length > 0 && <Plan framing={framing} />}
+      </Left>
+      <FramingPanel
+        framing={framing}
+        workspace={workspace}
+        tell={tell}
+        onPng={savePng}
+        onSvg={saveSvg}
+      />
+    </Columns>
+  );
+}

@@ -1,0 +1,314 @@
+'use client';
+import styled from 'styled-components';
+import { lampsOf, SCENE_RANGE } from '@/core/framing/scene';
+import { metres, short } from '@/core/words/figures';
+import { engraved, PHONE } from '@/ui/theme/type';
+import { useSize } from '@/ui/useSize';
+import { dashOf, inkOf } from './takeInks';
+import type { Framed, Framing } from './useFraming';
+import { usePlanDrag } from './usePlanDrag';
+
+const Place = styled.figure`
+  margin: 0;
+  flex: 1;
+  min-height: 210px;
+  display: flex;
+  flex-direction: column;
+`;
+
+const Words = styled.figcaption`
+  color: var(--muted);
+  padding-bottom: 4px;
+`;
+
+const Drawing = styled.div`
+  flex: 1;
+  min-height: 190px;
+  background: var(--well);
+  border-radius: var(--radius);
+  @media ${PHONE} {
+    height: 220px;
+    flex: none;
+  }
+  svg {
+    display: block;
+    touch-action: pan-y;
+  }
+  text {
+    ${engraved}
+    font-size: 12px;
+    fill: var(--muted);
+    paint-order: stroke;
+    stroke: var(--well);
+    stroke-width: 3px;
+    stroke-linejoin: round;
+  }
+  [role='slider'] {
+    cursor: grab;
+    outline: none;
+  }
+  [role='slider']:focus-visible .hold,
+  [role='slider']:hover .hold {
+    stroke: var(--amber);
+    stroke-width: 2.5;
+  }
+`;
+
+/** Room beside what is drawn, px. */
+const MARGIN = { left: 44, right: 24, foot: 26, top: 16 };
+/** How far past the lamps the plan goes, m. */
+const BEHIND_M = 1.2;
+
+interface Sheet {
+  width: number;
+  height: number;
+  pxPerM: number;
+  /** Where the miller stands, px. */
+  x0: number;
+  y0: number;
+}
+
+function layOut(framing: Framing, width: number, height: number): Sheet {
+  const { framed, scene } = framing;
+  const farthest = Math.max(...framed.map((f) => f.shot.distanceM));
+  const length = farthest + scene.lampsM + BEHIND_M;
+  const inner = Math.max(80, width - MARGIN.left - MARGIN.right);
+  const pxPerM = inner / length;
+  return {
+    width,
+    height,
+    pxPerM,
+    x0: MARGIN.left + farthest * pxPerM,
+    y0: (height - MARGIN.foot + MARGIN.top) / 2,
+  };
+}
+
+/** A view from above: a wedge from the camera to the end of the plan. */
+function Wedge({ framed, index, sheet }: { framed: Framed; index: number; sheet: Sheet }) {
+  const { shot } = framed;
+  const u = shot.subject.distanceMm / 1000;
+  const half = shot.field.widthM / 2 / u;
+  const x = sheet.x0 - shot.distanceM * sheet.pxPerM;
+  const reach = sheet.width - x;
+  const spread = reach * half;
+  return (
+    <g pointerEvents="none">
+      <polygon
+        points={`${x},${sheet.y0} ${sheet.width},${sheet.y0 - spread} ${sheet.width},${sheet.y0 + spread}`}
+        fill={inkOf(index)}
+        opacity="0.06"
+      />
+      {[-1, 1].map((side) => (
+        <line
+          key={side}
+          x1={x}
+          y1={sheet.y0}
+          x2={sheet.width}
+          y2={sheet.y0 + side * spread}
+          stroke={inkOf(index)}
+          strokeWidth="1.25"
+          strokeDasharray={dashOf(index)}
+        />
+      ))}
+    </g>
+  );
+}
+
+interface CameraProps {
+  framed: Framed;
+  index: number;
+  sheet: Sheet;
+  onMove: Framing['move'];
+}
+
+function Camera({ framed, index, sheet, onMove }: CameraProps) {
+  const { shot, name, words } = framed;
+  const hand = usePlanDrag({
+    metresPerPx: 1 / sheet.pxPerM,
+    at: shot.distanceM,
+    along: 'x',
+    sign: -1,
+    onMove: (m) => onMove(index, m),
+  });
+  const x = sheet.x0 - shot.distanceM * sheet.pxPerM;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={`Camera ${index + 1}, ${name}, ${words}`}
+      aria-orientation="horizontal"
+      aria-valuemin={Math.round(shot.rig.lens.closestFocusM * 100)}
+      aria-valuemax={200000}
+      aria-valuenow={Math.round(shot.distanceM * 100)}
+      aria-valuetext={`${metres(shot.distanceM)} from the miller`}
+      {...hand}
+    >
+      <rect x={x - 26} y={sheet.y0 - 20} width="36" height="40" fill="transparent" />
+      <rect
+        className="hold"
+        x={x - 22}
+        y={sheet.y0 - 9}
+        width="22"
+        height="18"
+        fill="var(--raised)"
+        stroke={inkOf(index)}
+        strokeWidth="1.5"
+        strokeDasharray={dashOf(index)}
+      />
+      <text x={x - 11} y={sheet.y0 + (index % 2 === 0 ? 24 : -15)} textAnchor="middle">
+        {index + 1}
+      </text>
+    </g>
+  );
+}
+
+function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
+  const { scene, moveScene } = framing;
+  const hand = usePlanDrag({
+    metresPerPx: 1 / sheet.pxPerM,
+    at: scene.besideM,
+    along: 'y',
+    sign: 1,
+    onMove: (besideM) => moveScene({ besideM }),
+  });
+  const [w, h] = [Math.max(5, 0.13 * sheet.pxPerM), Math.max(9, 0.25 * sheet.pxPerM)];
+  const y = sheet.y0 + scene.besideM * sheet.pxPerM;
+  return (
+    <>
+      <ellipse cx={sheet.x0} cy={sheet.y0} rx={w} ry={h} fill="var(--ink)" opacity="0.85" />
+      <text x={sheet.x0} y={sheet.y0 - h - 6} textAnchor="middle">
+        the miller
+      </text>
+      <g
+        role="slider"
+        tabIndex={0}
+        aria-label="The second person"
+        aria-orientation="vertical"
+        aria-valuemin={SCENE_RANGE.besideM[0] * 100}
+        aria-valuemax={SCENE_RANGE.besideM[1] * 100}
+        aria-valuenow={Math.round(scene.besideM * 100)}
+        aria-valuetext={`${metres(Math.abs(scene.besideM))} to the ${scene.besideM < 0 ? 'left' : 'right'} of the miller`}
+        {...hand}
+      >
+        <ellipse cx={sheet.x0} cy={y} rx={w + 8} ry={h + 6} fill="transparent" />
+        <ellipse
+          className="hold"
+          cx={sheet.x0}
+          cy={y}
+          rx={w}
+          ry={h}
+          fill="var(--muted)"
+          stroke="transparent"
+        />
+      </g>
+    </>
+  );
+}
+
+function Lamps({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
+  const { scene, moveScene } = framing;
+  const hand = usePlanDrag({
+    metresPerPx: 1 / sheet.pxPerM,
+    at: scene.lampsM,
+    along: 'x',
+    sign: 1,
+    onMove: (lampsM) => moveScene({ lampsM }),
+  });
+  const lamps = lampsOf(scene);
+  const x = sheet.x0 + scene.lampsM * sheet.pxPerM;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="The lamps"
+      aria-orientation="horizontal"
+      aria-valuemin={SCENE_RANGE.lampsM[0] * 100}
+      aria-valuemax={SCENE_RANGE.lampsM[1] * 100}
+      aria-valuenow={Math.round(scene.lampsM * 100)}
+      aria-valuetext={`${metres(scene.lampsM)} behind the miller`}
+      {...hand}
+    >
+      <rect
+        className="hold"
+        x={x - Math.max(14, 0.4 * sheet.pxPerM)}
+        y={MARGIN.top}
+        width={2 * Math.max(14, 0.4 * sheet.pxPerM)}
+        height={sheet.height - MARGIN.foot - MARGIN.top}
+        rx="3"
+        fill="transparent"
+        stroke="transparent"
+      />
+      {lamps.map((lamp) => (
+        <circle
+          key={`${lamp.xM}`}
+          cx={sheet.x0 + lamp.zM * sheet.pxPerM}
+          cy={sheet.y0 + lamp.xM * sheet.pxPerM}
+          r="4"
+          fill="var(--amber)"
+        />
+      ))}
+      <text x={x} y={MARGIN.top - 3} textAnchor="middle">
+        lamps
+      </text>
+    </g>
+  );
+}
+
+const STEPS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500];
+const LEAST_STEP_PX = 60;
+
+/** Metres from the farthest camera. */
+function Scale({ sheet }: { sheet: Sheet }) {
+  const step = STEPS_M.find((s) => s * sheet.pxPerM >= LEAST_STEP_PX) ?? 1000;
+  const from = sheet.x0 - MARGIN.left;
+  const count = Math.floor((sheet.width - MARGIN.left) / (step * sheet.pxPerM));
+  const y = sheet.height - MARGIN.foot + 6;
+  return (
+    <g aria-hidden="true">
+      <line x1={MARGIN.left} x2={sheet.width - 8} y1={y} y2={y} stroke="var(--line)" />
+      {Array.from({ length: count + 1 }, (_, i) => {
+        const x = sheet.x0 - from + i * step * sheet.pxPerM;
+        return (
+          <g key={i}>
+            <line x1={x} x2={x} y1={y} y2={y + 5} stroke="var(--muted)" />
+            <text x={x} y={y + 17} textAnchor="middle">
+              {short(i * step, 1)} m
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The scene from above, to scale: what stands on it is moved by hand, and the pictures follow. */
+export function Plan({ framing }: { framing: Framing }) {
+  const [place, { width, height }] = useSize<HTMLDivElement>();
+  const sheet = layOut(framing, Math.max(200, width), Math.max(160, height));
+  return (
+    <Place>
+      <Words>
+        Seen from above, to scale. Drag a camera, the second person or the lamps, or use the arrow
+        keys.
+      </Words>
+      <Drawing ref={place}>
+        <svg
+          width={sheet.width}
+          height={sheet.height}
+          style={{ position: 'absolute', overflow: 'hidden' }}
+        >
+          <line x1="0" x2={sheet.width} y1={sheet.y0} y2={sheet.y0} stroke="var(--line)" />
+          {framing.framed.map((f, i) => (
+            <Wedge key={f.key} framed={f} index={i} sheet={sheet} />
+          ))}
+          <Scale sheet={sheet} />
+          <Lamps framing={framing} sheet={sheet} />
+          <People framing={framing} sheet={sheet} />
+          {framing.framed.map((f, i) => (
+            <Camera key={f.key} framed={f} index={i} sheet={sheet} onMove={framing.move} />
+          ))}
+        </svg>
+      </Drawing>
+    </Place>
+  );
+}

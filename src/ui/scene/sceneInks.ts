@@ -1,0 +1,52 @@
+/** Colours of the scene: quiet things in the room's own tones, light in amber. */
+import type { Ink } from '@/core/framing/scene';
+import type { Theme } from '../theme/themeScript';
+
+type Inks = Readonly<Record<Ink, string>> & { readonly lampRim: string };
+
+export const SCENE_INKS: Readonly<Record<Theme, Inks>> = {
+  dark: {
+    wall: '#1d1610',
+    floor: '#251c14',
+    beam: '#33261b',
+    coat: '#8d7c62',
+    'coat beside': '#6f614d',
+    skin: '#cfbd9a',
+    hat: '#5a4a36',
+    lamp: 'rgb(255 184 77 / 0.72)',
+    lampRim: 'rgb(255 214 150 / 0.9)',
+  },
+  daylight: {
+    wall: '#f3ecdd',
+    floor: '#e6dbc5',
+    beam: '#d9cbb2',
+    coat: '#8f7d63',
+    'coat beside': '#a99879',
+    skin: '#d8c29a',
+    hat: '#6b5940',
+    lamp: 'rgb(196 120 20 / 0.62)',
+    lampRim: 'rgb(138 79 0 / 0.9)',
+  },
+};
+
+/** Display gamma: screens show the square root and a bit of what they are told. */
+const GAMMA = 2.2;
+
+/** How much black lies over the picture where so much light is left. */
+export const shadeOf = (light: number): number => 1 - Math.max(0, light) ** (1 / GAMMA);
+
+/** Samples of the fall-off along the radius, closer together toward the edge. */
+export const SHADE_STOPS = 40;
+export const shadeStops = (
+  lightAt: (rMm: number) => number,
+  reachMm: number,
+): { share: number; alpha: number }[] =>
+  Array.from({ length: SHADE_STOPS + 1 }, (_, i) => {
+    const share = 1 - (1 - i / SHADE_STOPS) ** 2;
+    return { share, alpha: shadeOf(lightAt(share * reachMm)) };
+  });
+
+/** A blur disc of a diameter, as the deviation of a bell curve about as wide. */
+export const deviationOf = (blur: number): number => blur / 4;
+/** Smaller blur nobody sees, px. */
+export const LEAST_BLUR_PX = 0.6;

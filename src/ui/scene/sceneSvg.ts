@@ -1,0 +1,65 @@
+/** The picture of the scene as SVG text: the same outlines and light as on the screen. */
+import { falloffOf, pictureOf, type Shape } from '@/core/framing/picture';
+import type { Scene } from '@/core/framing/scene';
+import type { Shot } from '@/core/framing/shot';
+import { escapedMarkup } from '@/core/words/markup';
+import type { Theme } from '../theme/themeScript';
+import { deviationOf, SCENE_INKS, shadeStops } from './sceneInks';
+
+const n = (value: number): string => String(Number(value.toFixed(4)));
+
+function shapeSvg({ ink, points, blurMm }: Shape, theme: Theme): string {
+  const list = points.map((p) => `${n(p.xMm)},${n(p.yMm)}`).join(' ');
+  const inks = SCENE_INKS[theme];
+  const soft = ink === 'beam' && blurMm > 0 ? ` filter="url(#b${n(blurMm)})"` : '';
+  const rim = ink === 'lamp' ? ` stroke="${inks.lampRim}" stroke-width="0.05"` : '';
+  return `<polygon points="${list}" fill="${inks[ink]}"${rim}${soft}/>`;
+}
+
+/** One picture as a nested drawing: its own size in mm, so that it prints to scale. */
+export function pictureSvg(
+  shot: Shot,
+  scene: Scene,
+  theme: Theme,
+  { title, id, x = 0, y = 0 }: { title: string; id: string; x?: number; y?: number },
+): string {
+  const { widthMm, heightMm } = shot.picture;
+  const shapes = pictureOf(shot, scene);
+  const { xMm, yMm, squeeze, lightAt, reachMm } = falloffOf(shot);
+  const blurs = [...new Set(shapes.filter((s) => s.ink === 'beam').map((s) => s.blurMm))];
+  const filters = blurs
+    .map(
+      (blur) =>
+        `<filter id="b${n(blur)}" x="-50%" y="-50%" width="200%" height="200%"><feGaussianBlur stdDeviation="${n(deviationOf(blur))}"/></filter>`,
+    )
+    .join('');
+  const stops = shadeStops(lightAt, reachMm)
+    .map(({ share, alpha }) => `<stop offset="${n(share)}" stop-opacity="${n(alpha)}"/>`)
+    .join('');
+  return [
+    `<svg x="${n(x)}" y="${n(y)}" width="${n(widthMm)}" height="${n(heightMm)}" viewBox="${n(-widthMm / 2)} ${n(-heightMm / 2)} ${n(widthMm)} ${n(heightMm)}">`,
+    `<title>${escapedMarkup(title)}</title>`,
+    `<defs>${filters}<radialGradient id="s${id}" gradientUnits="userSpaceOnUse" cx="0" cy="0" r="${n(reachMm)}" gradientTransform="translate(${n(xMm)} ${n(yMm)}) scale(${n(squeeze)} 1)">${stops}</radialGradient></defs>`,
+    ...shapes.map((shape) => shapeSvg(shape, theme)),
+    `<rect x="${n(-widthMm / 2)}" y="${n(-heightMm / 2)}" width="${n(widthMm)}" height="${n(heightMm)}" fill="url(#s${id})"/>`,
+    '</svg>',
+  ].join('');
+}
+
+/** All pictures beside each other as one file. */
+export function picturesSvg(
+  shots: readonly { shot: Shot; title: string }[],
+  scene: Scene,
+  theme: Theme,
+): string {
+  const GAP_MM = 2;
+  let x = 0;
+  const drawn = shots.map(({ shot, title }, i) => {
+    const svg = pictureSvg(shot, scene, theme, { title, id: String(i), x });
+    x += shot.picture.widthMm + GAP_MM;
+    return svg;
+  });
+  const height = Math.max(...shots.map(({ shot }) => shot.picture.heightMm));
+  const width = x - GAP_MM;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}">${drawn.join('')}</svg>\n`;
+}
