@@ -26,11 +26,14 @@ const MARKS: Readonly<Record<string, Exclude<keyof Take, 'rigId'> | undefined>> 
   x: 'postScale',
 };
 
+/** An id with nothing in it that parts a take. */
+const encoded = (text: string): string => encodeURIComponent(text).replaceAll('~', '%7E');
+
 function takeText({ rigId, bodyId, modeId, partIds, postScale }: Take): string {
-  const pieces = [encodeURIComponent(rigId)];
-  if (bodyId !== undefined) pieces.push(`b${encodeURIComponent(bodyId)}`);
-  if (modeId !== undefined) pieces.push(`m${encodeURIComponent(modeId)}`);
-  if (partIds !== undefined) pieces.push(`p${partIds.map(encodeURIComponent).join(',')}`);
+  const pieces = [encoded(rigId)];
+  if (bodyId !== undefined) pieces.push(`b${encoded(bodyId)}`);
+  if (modeId !== undefined) pieces.push(`m${encoded(modeId)}`);
+  if (partIds !== undefined) pieces.push(`p${partIds.map(encoded).join(',')}`);
   if (postScale !== undefined) pieces.push(`x${figure(postScale)}`);
   return pieces.join('~');
 }

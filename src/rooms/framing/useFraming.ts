@@ -1,6 +1,11 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { framingQuery, readFramingQuery, type FramingView } from '@/core/exchange/framingLink';
+import {
+  framingQuery,
+  readFramingQuery,
+  type FramingLink,
+  type FramingView,
+} from '@/core/exchange/framingLink';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { clamp } from '@/core/maths/clamp';
 import type { Rig } from '@/core/rig/rig';
@@ -66,22 +71,26 @@ const usualDistance = (workspace: Workspace, take: Take): number => {
   return clamp(focusM ?? USUAL_M, rig?.lens.closestFocusM ?? 0.1, FARTHEST_USUAL_M);
 };
 
+/** What an address asks for, once it names more than a rig alone: such a one is shown against something. */
+function linked(workspace: Workspace, link: FramingLink): State | null {
+  const [only, more] = link.takes;
+  if (only !== undefined && more === undefined && Object.keys(only).length === 1) return null;
+  const distancesM = link.takes.map((t, i) => link.distancesM[i] ?? usualDistance(workspace, t));
+  return { ...link, distancesM };
+}
+
 function begun(workspace: Workspace): State {
   const link = typeof window === 'undefined' ? null : readFramingQuery(window.location.search);
-  const [only, more] = link?.takes ?? [];
-  // A rig alone is one in hand: it is shown against something.
-  const isRigAlone = only !== undefined && more === undefined && Object.keys(only).length === 1;
-  if (link && !isRigAlone) {
-    const distancesM = link.takes.map((t, i) => link.distancesM[i] ?? usualDistance(workspace, t));
-    return { ...link, distancesM };
-  }
-  const rigId = only?.rigId ?? lastRig();
+  const asked = link && linked(workspace, link);
+  if (asked) return asked;
+  const rigId = link?.takes[0]?.rigId ?? lastRig();
   const setting =
     presetFor('both formats', workspace, rigId) ??
     presetFor('crop or step closer', workspace, rigId);
+  const takes = setting?.takes ?? [];
   return {
-    takes: setting?.takes ?? [],
-    distancesM: (setting?.takes ?? []).map((t) => usualDistance(workspace, t)),
+    takes,
+    distancesM: takes.map((t) => usualDistance(workspace, t)),
     scene: USUAL_SCENE,
     keepsSize: setting?.keepsSize ?? false,
     view: 'side by side',

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { tideMill } from '../demo/tideMill';
+import { demoRig } from '../../../tests/support/demo';
+import { FRAMING_ROWS, headShare, lampScale, movedWords, secondFits } from './compare';
+import { pictureOf } from './picture';
+import { PERSON_HALF_M, USUAL_SCENE } from './scene';
+import { seenAt, shotAt } from './shot';
+import { PRESET_IDS, presetFor, rigOfTake, takeWords } from './takes';
+
+describe('pictures beside each other', () => {
+  const first = shotAt(demoRig('miller-portrait'), 1.8);
+  const back = shotAt(demoRig('miller-portrait'), 3.6);
+
+  it('perspective follows the distance alone: u/(u + z), seen by projecting two rulers', () => {
+    for (const shot of [first, back, shotAt(demoRig('waders-at-dawn'), 20)]) {
+      const at = (zM: number) => seenAt(shot, { xM: 1, yM: 0, zM })!.xMm;
+      expect(at(USUAL_SCENE.lampsM) / at(0)).toBeCloseTo(lampScale(shot, USUAL_SCENE), 9);
+    }
+  });
+
+  it('a second person fits by the field, not by a feeling', () => {
+    const half = first.field.widthM / 2;
+    const fits = (besideM: number) => secondFits(first, { ...USUAL_SCENE, besideM });
+    expect(fits(half - PERSON_HALF_M - 0.01)).toBe('yes');
+    expect(fits(-(half - PERSON_HALF_M + 0.01))).toBe('partly');
+    expect(fits(half + PERSON_HALF_M + 0.01)).toBe('no');
+  });
+
+  it('says what moved and what that did', () => {
+    const { headline, sentence } = movedWords(first, back, USUAL_SCENE);
+    expect(headline).toBe('Step back 1.80 m');
+    expect(sentence).toMatch(/^The miller stands 5\d % smaller, the lamps come 4\d % larger/);
+    expect(movedWords(first, first, USUAL_SCENE)).toEqual({
+      headline: 'From the same place',
+      sentence:
+        'The miller stands as large, near and far keep their proportions, and their discs stay at 2.5 % of the height.',
+    });
+  });
+
+  it('every figure has its why, and none is empty or not a number', () => {
+    for (const shot of [first, back, shotAt(demoRig('sluice-tower'), 5)])
+      for (const row of FRAMING_ROWS) {
+        const figure = row.figure(shot, USUAL_SCENE);
+        expect(figure, row.id).not.toMatch(/NaN|undefined|Infinity|^$/);
+        const why = row.why(shot, USUAL_SCENE, '2026-11-27');
+        expect(why.formula, row.id).not.toBe('');
+        expect(why.inputs.length, row.id).toBeGreaterThan(0);
+        expect(JSON.stringify(why), row.id).not.toMatch(/NaN|undefined/);
+      }
+  });
+
+  it('everything drawn is finite, the farthest first, the miller before the lamps', () => {
+    const shapes = pictureOf(first, USUAL_SCENE);
+    expect(shapes[0]?.ink).toBe('wall');
+    expect(shapes.at(-1)?.ink).toBe('hat');
+    expect(shapes.findLastIndex((s) => s.ink === 'lamp')).toBeLessThan(
+      shapes.findIndex((s) => s.ink === 'coat'),
+    );
+    for (const { points } of shapes)
+      for (const { xMm, yMm } of points) expect(Number.isFinite(xMm + yMm)).toBe(true);
+    expect(headShare(first)).toBeGreaterThan(0.3);
+  });
+});
+
+describe('what one can start from', () => {
+  it('every usual question can be put with the demo, and its rigs go together', () => {
+    for (const preset of PRESET_IDS) {
+      const setting = presetFor(preset, tideMill, 'wheel-house-wide');
+      expect(setting?.takes.length, preset).toBe(2);
+      const rigs = setting!.takes.map((take) => rigOfTake(tideMill, take));
+      expect(rigs.every(Boolean), preset).toBe(true);
+      const [a, b] = rigs.map((rig) => takeWords(rig!));
+      expect(a, preset).not.toBe(b);
+    }
+  });
+
+  it('a converter against the same view cropped frames alike', () => {
+    const { takes } = presetFor('converter or crop', tideMill, 'waders-at-dawn')!;
+    const [glass, crop] = takes.map((take) => shotAt(rigOfTake(tideMill, take)!, 60));
+    expect(crop!.field.widthM / glass!.field.widthM).toBeCloseTo(1, 2);
+  });
+
+  it('is refused where nothing of the workspace can be asked it', () => {
+    const bare = {
+      ...tideMill,
+      parts: [],
+      rigs: tideMill.rigs.filter((r) => r.partIds.length === 0),
+    };
+    expect(presetFor('reducer or plain', bare, null)).toBeNull();
+    expect(rigOfTake(tideMill, { rigId: 'nobody' })).toBeNull();
+    expect(rigOfTake(tideMill, { rigId: 'lamplight', partIds: ['gone'] })).toBeNull();
+  });
+});

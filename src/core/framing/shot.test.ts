@@ -1,0 +1,147 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoRig } from '../../../tests/support/demo';
+import { plainRig, partOf } from '../../../tests/support/plainRig';
+import { runs } from '../../../tests/support/seed';
+import { depthOfField } from '../optics/depth';
+import { equalSizeM, seenAt, shotAt } from './shot';
+
+/* A thin lens in the plane z = 0, traced ray by ray: nothing of the program's is used here. */
+
+/** Where rays from a point through the rim of a thin lens meet the sensor, mm; the lens looks along +z. */
+function tracedDisc(focalMm: number, stop: number, sensorMm: number, x: number, depthMm: number) {
+  const hits = [-1, -0.5, 0, 0.5, 1].map((side) => {
+    const y = (side * stop) / 2;
+    // Towards the lens at height y, bent by y/f, on to the sensor.
+    const slope = (y - x) / depthMm - y / focalMm;
+    return y + slope * sensorMm;
+  });
+  return { middle: hits[2] ?? NaN, diameter: Math.max(...hits) - Math.min(...hits) };
+}
+
+describe('where the scene falls in a picture', () => {
+  it('place and blur are those of rays traced through a thin lens', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 300, noNaN: true }),
+        fc.double({ min: 1.2, max: 16, noNaN: true }),
+        fc.double({ min: 1, max: 40, noNaN: true }),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        fc.double({ min: -0.4, max: 60, noNaN: true }),
+        (focalMm, fNumber, share, xM, zM) => {
+          // From 12 focal lengths on, so that no lens is asked for more than it can do.
+          const distanceM = (12 * focalMm * share) / 1000;
+          const rig = plainRig({
+            lens: {
+              focalMinMm: focalMm,
+              focalMaxMm: focalMm,
+              openFNumberWide: 1,
+              openFNumberLong: 1,
+              closestFocusM: 0.01,
+            },
+            settings: { focalMm, fNumber },
+          });
+          const shot = shotAt(rig, distanceM);
+          // u + v = D and 1/u + 1/v = 1/f, solved apart.
+          const D = distanceM * 1000;
+          const u = (D + Math.sqrt(D * D - 4 * D * focalMm)) / 2;
+          const v = D - u;
+          expect(shot.subject.distanceMm).toBeCloseTo(u, 4);
+          const depth = u + zM * 1000;
+          if (depth < u * 0.1) return;
+          const seen = seenAt(shot, { xM, yM: 0, zM });
+          const traced = tracedDisc(focalMm, focalMm / fNumber, v, xM * 1000, depth);
+          // The picture is upright, the sensor's is not.
+          expect(seen!.xMm).toBeCloseTo(-traced.middle, 5);
+          expect(seen!.blurHeightMm).toBeCloseTo(traced.diameter, 5);
+        },
+      ),
+      { numRuns: runs(200) },
+    );
+  });
+
+  it('check values: 50 mm f/1.8 on 2 m, a point at 6 m, bare and behind a reducer', () => {
+    // OPTICS, check values: 0.47483 mm; behind x0.71 the same pupil, 0.33464... to within the thin lens.
+    const lens = { openFNumberWide: 1.8, openFNumberLong: 1.8, closestFocusM: 0.3 };
+    const bare = shotAt(plainRig({ lens, settings: { fNumber: 1.8 } }), 2.0512821);
+    expect(bare.subject.distanceMm).toBeCloseTo(2000, 2);
+    expect(seenAt(bare, { xM: 0, yM: 0, zM: 4 })!.blurHeightMm).toBeCloseTo(0.47483, 4);
+    const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 21, transmission: 1 });
+    const reduced = shotAt(
+      plainRig({ lens, parts: [reducer], settings: { fNumber: 1.8 } }),
+      2.0512821,
+    );
+    const ratio =
+      seenAt(reduced, { xM: 0, yM: 0, zM: 4 })!.blurHeightMm /
+      seenAt(bare, { xM: 0, yM: 0, zM: 4 })!.blurHeightMm;
+    expect(ratio).toBeCloseTo(0.71, 6);
+  });
+
+  it('what stands beside or behind the camera is not in the picture', () => {
+    const shot = shotAt(plainRig(), 3);
+    expect(seenAt(shot, { xM: 0, yM: 0, zM: -3.2 })).toBeNull();
+    expect(seenAt(shot, { xM: 1, yM: 0, zM: -2.99 })).toBeNull();
+  });
+
+  it('lamps of an anamorphic are upright ovals, narrower by the squeeze (common practice, no source)', () => {
+    const shot = shotAt(demoRig('long-wall'), 6);
+    const { squeeze } = shot.rig.lens;
+    const lamp = seenAt(shot, { xM: 0, yM: 0, zM: 3 });
+    expect(squeeze).toBe(2);
+    expect(lamp!.blurHeightMm / lamp!.blurWidthMm).toBeCloseTo(2, 9);
+    expect(shot.picture.widthMm / shot.picture.heightMm).toBeCloseTo(2.39, 2);
+  });
+});
+
+describe('a camera that steps', () => {
+  it('stands where the subject is as large: f′·C/(u − f) equal, worked out by hand', () => {
+    const first = shotAt(demoRig('miller-portrait'), 1.8);
+    const small = demoRig('miller-portrait');
+    const mode = { ...small.mode, widthMm: 23.5, heightMm: 15.6 };
+    const at = equalSizeM({ ...small, mode }, first);
+    const second = shotAt({ ...small, mode }, at!);
+    expect(second.field.heightM).toBeCloseTo(first.field.heightM, 3);
+    // Same lens: (u − f) grows by the ratio of heights, 24/15.6 (handbook geometry).
+    const beyond = (d: number) => d - 58;
+    expect(beyond(second.subject.distanceMm) / beyond(first.subject.distanceMm)).toBeCloseTo(
+      24 / 15.6,
+      2,
+    );
+  });
+
+  it('a swirl lens seen from farther on a smaller sensor shows smaller discs (common practice, no source)', () => {
+    const rig = demoRig('miller-portrait');
+    const first = shotAt(rig, 1.8);
+    const mode = { ...rig.mode, widthMm: 23.5, heightMm: 15.6 };
+    const second = shotAt({ ...rig, mode }, equalSizeM({ ...rig, mode }, first)!);
+    const share = (shot: typeof first) =>
+      seenAt(shot, { xM: 0, yM: 0, zM: 3 })!.blurHeightMm / shot.picture.heightMm;
+    expect(second.distanceM).toBeGreaterThan(first.distanceM);
+    expect(share(second)).toBeLessThan(share(first) * 0.9);
+  });
+
+  it('says so where it cannot focus so near, and shows where it can', () => {
+    const rig = demoRig('waders-at-dawn');
+    const shot = shotAt(rig, 1);
+    expect(shot.askedM).toBe(1);
+    expect(shot.distanceM).toBeGreaterThan(4);
+    // A 20 mm lens cannot come near enough to a fly that a life-size lens fills the frame with.
+    const near = shotAt(plainRig({ lens: { closestFocusM: 0.21 } }), 0.21);
+    expect(near.subject.magnification).toBeGreaterThan(0.4);
+    expect(equalSizeM(rig, near)).toBeNull();
+  });
+
+  it('its depth bracket is the handbook’s', () => {
+    // 50 mm f/2 c 0.03 on 3 m from the lens: 2.8016 to 3.2286 m (STANDARDS, 5).
+    const rig = {
+      ...plainRig(),
+      judgement: { ...plainRig().judgement, circle: '0.03 by crop' as const },
+    };
+    const u = 3000;
+    const D = (u + (50 * u) / (u - 50)) / 1000;
+    const { nearM, farM } = shotAt(rig, D).report.picture.depth;
+    expect(nearM).toBeCloseTo(2.8016, 3);
+    expect(farM).toBeCloseTo(3.2286, 3);
+    expect(nearM).toBeCloseTo(depthOfField(50, 2, 0.03, 3).nearM, 5);
+  });
+});
