@@ -17,6 +17,10 @@ interface Disc {
 }
 
 const AROUND = 48;
+const ROUND = Array.from({ length: AROUND }, (_, i) => {
+  const angle = (i / AROUND) * 2 * Math.PI;
+  return { dx: Math.cos(angle), dy: Math.sin(angle) };
+});
 
 /**
  * Pupil and rims as discs on the radius, in units of the pupil's radius, as they show in an upright picture. Seen
@@ -46,21 +50,22 @@ export function catsEye(rims: readonly Rim[], rMm: number, isBehind: boolean): U
   // A knife edge lets all through or nothing.
   if (rims.some((rim) => rim.softnessMm <= 0 && rMm > rim.edgeRadiusMm)) return [];
   const discs = discsAt(rims, rMm, isBehind);
-  const left = Math.max(...discs.map((d) => d.centre - d.radius));
-  const right = Math.min(...discs.map((d) => d.centre + d.radius));
+  let [left, right] = [-Infinity, Infinity];
+  for (const { centre, radius } of discs) {
+    left = Math.max(left, centre - radius);
+    right = Math.min(right, centre + radius);
+  }
   if (!(right > left)) return [];
   const middle = (left + right) / 2;
-  return Array.from({ length: AROUND }, (_, i) => {
-    const angle = (i / AROUND) * 2 * Math.PI;
-    const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+  return ROUND.map(({ dx, dy }) => {
     // From the middle the nearest of all circles, in closed form: a ray from within a disc leaves it once.
-    const reach = Math.min(
-      ...discs.map(({ centre, radius }) => {
-        const along = (middle - centre) * dx;
-        const square = (middle - centre) ** 2 - radius ** 2;
-        return -along + Math.sqrt(Math.max(0, along * along - square));
-      }),
-    );
+    let reach = Infinity;
+    for (const { centre, radius } of discs) {
+      const away = middle - centre;
+      const along = away * dx;
+      const square = radius * radius - away * away;
+      reach = Math.min(reach, Math.sqrt(Math.max(0, along * along + square)) - along);
+    }
     return { out: middle + reach * dx, across: reach * dy };
   });
 }

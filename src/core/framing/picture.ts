@@ -1,6 +1,5 @@
 /** The scene as a rig pictures it: outlines in the picture, the farthest first, each with its blur. */
 import { lightAt } from '../halo/rims';
-import { setUp } from '../rig/report/setUp';
 import { catsEye } from './catsEye';
 import { backgroundOf, lampsOf, peopleOf, type Ink, type Outline, type Scene } from './scene';
 import { seenAt, type Seen, type Shot } from './shot';
@@ -23,12 +22,12 @@ const LEAST_LAMP = 0.004;
 
 /** Where a point of the upright picture lies about the halo's centre on the sensor: turned round, squeezed again. */
 function onSensor(shot: Shot, { xMm, yMm }: PicturePoint): { x: number; y: number } {
-  const { centre } = setUp(shot.rig).halo;
+  const { centre } = shot.halo;
   return { x: -xMm / shot.rig.lens.squeeze - centre.xMm, y: -yMm - centre.yMm };
 }
 
 function lampShape(shot: Shot, seen: Seen, isBehind: boolean): PicturePoint[] {
-  const { halo } = setUp(shot.rig);
+  const { halo } = shot;
   const on = onSensor(shot, seen);
   const r = Math.hypot(on.x, on.y);
   // Outward in the picture is the other way round on the sensor.
@@ -44,6 +43,11 @@ function lampShape(shot: Shot, seen: Seen, isBehind: boolean): PicturePoint[] {
   }));
 }
 
+/** Whether nothing of a lamp's disc can be in the picture. */
+const isOutside = ({ picture }: Shot, seen: Seen): boolean =>
+  Math.abs(seen.xMm) - seen.blurWidthMm / 2 > picture.widthMm / 2 ||
+  Math.abs(seen.yMm) - seen.blurHeightMm / 2 > picture.heightMm / 2;
+
 function outlineShape(shot: Shot, { ink, points }: Outline): Shape[] {
   const seen = points.flatMap((spot) => seenAt(shot, spot) ?? []);
   return seen.length < points.length
@@ -57,7 +61,7 @@ export function pictureOf(shot: Shot, scene: Scene): Shape[] {
     .toSorted((a, b) => b.zM - a.zM)
     .flatMap((spot): Shape[] => {
       const seen = seenAt(shot, spot);
-      if (!seen) return [];
+      if (!seen || isOutside(shot, seen)) return [];
       const points = lampShape(shot, seen, spot.zM > 0);
       return points.length > 0 ? [{ ink: 'lamp', points, blurMm: 0 }] : [];
     });
@@ -82,7 +86,7 @@ export interface Falloff {
 }
 
 export function falloffOf(shot: Shot): Falloff {
-  const { halo } = setUp(shot.rig);
+  const { halo } = shot;
   const { squeeze } = shot.rig.lens;
   const { widthMm, heightMm } = shot.picture;
   return {

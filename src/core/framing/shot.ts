@@ -1,6 +1,7 @@
 /** One rig before the scene: where it stands, what it is focused on, and where a point of the scene falls. */
 import { whereBeginning } from '../maths/rootFinding';
 import { distancesOf } from '../halo/focus';
+import type { Halo } from '../halo/rims';
 import { blurDiscMm } from '../optics/blur';
 import type { Subject } from '../optics/depth';
 import type { FrameSize } from '../optics/formats';
@@ -15,6 +16,8 @@ import type { Spot } from './scene';
 export interface Shot {
   rig: Rig;
   report: Report;
+  /** The halo on the sensor, as the rig is focused. */
+  halo: Halo;
   subject: Subject & { distanceMm: number };
   /** From the sensor to the miller, m. */
   distanceM: number;
@@ -51,12 +54,14 @@ function sharpAt(rig: Rig): Sharp {
 export function shotAt(rig: Rig, distanceM: number): Shot {
   const focused = focusedAt(rig, distanceM);
   const { subject, distanceM: found } = sharpAt(focused);
+  const report = evaluate(focused);
   const picture = desqueezed(deliveredOf(focused), rig.lens.squeeze);
   const metresOf = (sideMm: number) => sideMm / subject.magnification / 1000;
   const isThere = Math.abs(found / distanceM - 1) <= SAME_PLACE;
   return {
     rig: focused,
-    report: evaluate(focused),
+    report,
+    halo: report.halo.model,
     subject,
     distanceM: found,
     askedM: isThere ? null : distanceM,

@@ -106,12 +106,12 @@ interface OpenWeighingProps {
 /** A lens on a body: what every converter would make of it. */
 export function OpenWeighing(props: OpenWeighingProps) {
   const { workspace, shell, bench, record, rig, chosen, onChoose } = props;
-  const { lens, body, mode, parts: fitted, mounts } = rig;
-  const { parts: kit } = workspace;
+  const { lens, body, mode } = rig;
+  const { parts: kit, mounts } = workspace;
   // What stands between does not change while rings are turned.
   const trains = useMemo(
     () => trainsFor(rig, kit),
-    [lens, body, mode, fitted, mounts, kit], // eslint-disable-line react-hooks/exhaustive-deps
+    [lens, body, mode, record.partIds, mounts, kit], // eslint-disable-line react-hooks/exhaustive-deps
   );
   const weighing = useMemo(() => weigh(rig, trains), [rig, trains]);
   const { base, converters } = weighing;

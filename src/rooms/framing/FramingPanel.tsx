@@ -1,7 +1,7 @@
 'use client';
-import { useCallback, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import styled from 'styled-components';
-import { FRAMING_VIEWS } from '@/core/exchange/framingLink';
+import { FRAMING_VIEWS, type FramingView } from '@/core/exchange/framingLink';
 import { FRAMING_ROWS, isAsLarge, movedWords, type FramingRow } from '@/core/framing/compare';
 import { MOST_TAKES, PRESET_IDS, PRESETS } from '@/core/framing/takes';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -12,7 +12,7 @@ import { MenuButton } from '@/ui/controls/MenuButton';
 import { WhyPopover } from '@/ui/controls/WhyRow';
 import { FlagField } from '@/ui/form/FlagField';
 import { engraved, PHONE } from '@/ui/theme/type';
-import type { Framing } from './useFraming';
+import type { Framing, FramingActions } from './useFraming';
 
 const Panel = styled.aside`
   border-left: 1px solid var(--line);
@@ -101,8 +101,15 @@ interface FramingPanelProps {
   framing: Framing;
   workspace: Workspace;
   tell: Tell;
-  onPng: () => void;
-  onSvg: () => void;
+  /** Saves the pictures as they are shown; the same from frame to frame. */
+  saves: { png: () => void; svg: () => void };
+}
+
+interface ActsProps extends Omit<FramingPanelProps, 'framing'> {
+  count: number;
+  view: FramingView;
+  keepsSize: boolean;
+  actions: FramingActions;
 }
 
 /** What changes from the first picture to each other one. */
@@ -139,14 +146,14 @@ function Moved({ framing }: { framing: Framing }) {
 }
 
 /** How it is shown, what to start from, and what to take away. */
-function Acts({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
-  const { framed, view, keepsSize } = framing;
+const Acts = memo(function Acts(props: ActsProps) {
+  const { count, view, keepsSize, actions, workspace, tell, saves } = props;
   return (
     <>
       <h3>Show</h3>
       <Line>
         {FRAMING_VIEWS.map((v) => (
-          <TextButton key={v} aria-pressed={v === view} onPress={() => framing.show(v)}>
+          <TextButton key={v} aria-pressed={v === view} onPress={() => actions.show(v)}>
             {v}
           </TextButton>
         ))}
@@ -154,7 +161,7 @@ function Acts({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
       <FlagField
         label="the miller as large in all of them"
         on={keepsSize}
-        onTurn={framing.keepSize}
+        onTurn={actions.keepSize}
       />
       <h3>Start from</h3>
       <Line>
@@ -162,7 +169,7 @@ function Acts({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
           <TextButton
             key={preset}
             onPress={() => {
-              if (!framing.start(preset))
+              if (!actions.start(preset))
                 tell({
                   kind: 'trouble',
                   text: `No rig of this workspace can be asked “${PRESETS[preset]}”: the kit lacks the glass or the second format for it.`,
@@ -175,28 +182,28 @@ function Acts({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
       </Line>
       <h3>And</h3>
       <Line>
-        {framed.length < MOST_TAKES && (
+        {count < MOST_TAKES && (
           <MenuButton
             label="Add a rig"
             actions={workspace.rigs.map((r) => ({
               id: r.id,
               label: r.name,
-              act: () => framing.add({ rigId: r.id }),
+              act: () => actions.add(r.id),
             }))}
           />
         )}
         <MenuButton
           label="Save or share"
           actions={[
-            { id: 'png', label: 'Pictures as PNG', act: onPng },
-            { id: 'svg', label: 'Pictures as SVG, to scale', act: onSvg },
+            { id: 'png', label: 'Pictures as PNG', act: saves.png },
+            { id: 'svg', label: 'Pictures as SVG, to scale', act: saves.svg },
             { id: 'link', label: 'Copy a link', act: () => copyLink(tell, 'these pictures') },
           ]}
         />
       </Line>
     </>
   );
-}
+});
 
 interface Asked {
   row: FramingRow;
@@ -207,7 +214,7 @@ interface Asked {
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** What moved and what that did, in figures. */
-export function FramingPanel({ framing, workspace, tell, onPng, onSvg }: FramingPanelProps) {
+export function FramingPanel({ framing, workspace, tell, saves }: FramingPanelProps) {
   const { framed, scene } = framing;
   const [asked, setAsked] = useState<Asked | null>(null);
   const close = useCallback(() => setAsked(null), []);
@@ -234,7 +241,15 @@ export function FramingPanel({ framing, workspace, tell, onPng, onSvg }: Framing
           </div>
         </Row>
       ))}
-      <Acts framing={framing} workspace={workspace} tell={tell} onPng={onPng} onSvg={onSvg} />
+      <Acts
+        count={framed.length}
+        view={framing.view}
+        keepsSize={framing.keepsSize}
+        actions={framing.actions}
+        workspace={workspace}
+        tell={tell}
+        saves={saves}
+      />
       {asked && answered && (
         <WhyPopover
           pressed={asked.pressed}

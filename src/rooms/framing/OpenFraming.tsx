@@ -1,9 +1,10 @@
 'use client';
-import { useCallback } from 'react';
+import { useMemo } from 'react';
 import styled from 'styled-components';
 import { FRAMING_VIEWS } from '@/core/exchange/framingLink';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { useShellKeys, type Shell } from '@/shell/useShell';
+import { useLatest } from '@/ui/useLatest';
 import { useTheme } from '@/ui/theme/useTheme';
 import { PHONE } from '@/ui/theme/type';
 import { picturesSvg } from '@/ui/scene/sceneSvg';
@@ -48,21 +49,28 @@ interface OpenFramingProps {
 export function OpenFraming({ workspace, shell }: OpenFramingProps) {
   const framing = useFraming(workspace);
   const [theme] = useTheme();
-  const { framed, scene, view, keepsSize } = framing;
+  const { framed, scene, view, keepsSize, actions } = framing;
   const nextView = () => {
     const at = FRAMING_VIEWS.indexOf(view);
-    framing.show(FRAMING_VIEWS[(at + 1) % FRAMING_VIEWS.length] ?? 'side by side');
+    actions.show(FRAMING_VIEWS[(at + 1) % FRAMING_VIEWS.length] ?? 'side by side');
   };
-  useShellKeys(shell, { e: () => framing.keepSize(!keepsSize), v: nextView });
+  useShellKeys(shell, { e: () => actions.keepSize(!keepsSize), v: nextView });
   const { tell } = shell;
-  const titled = framed.map(({ shot, words, name }) => ({ shot, title: `${name}: ${words}` }));
-  const saveSvg = () => download('framing.svg', picturesSvg(titled, scene, theme), 'image/svg+xml');
-  const savePng = useCallback(
-    () =>
-      guarded(tell, async () => {
-        download('framing.png', await pngOfPictures(framed, scene, theme));
-      }),
-    [framed, scene, theme, tell],
+  const now = useLatest({ framed, scene, theme });
+  const saves = useMemo(
+    () => ({
+      svg: () => {
+        const { framed: shown, scene: at, theme: inks } = now.current;
+        const titled = shown.map(({ shot, words, name }) => ({ shot, title: `${name}: ${words}` }));
+        download('framing.svg', picturesSvg(titled, at, inks), 'image/svg+xml');
+      },
+      png: () =>
+        guarded(tell, async () => {
+          const { framed: shown, scene: at, theme: inks } = now.current;
+          download('framing.png', await pngOfPictures(shown, at, inks));
+        }),
+    }),
+    [now, tell],
   );
   return (
     <Columns>
@@ -70,13 +78,7 @@ export function OpenFraming({ workspace, shell }: OpenFramingProps) {
         <Pictures framing={framing} workspace={workspace} />
         {framed.length > 0 && <Plan framing={framing} />}
       </Left>
-      <FramingPanel
-        framing={framing}
-        workspace={workspace}
-        tell={tell}
-        onPng={savePng}
-        onSvg={saveSvg}
-      />
+      <FramingPanel framing={framing} workspace={workspace} tell={tell} saves={saves} />
     </Columns>
   );
 }

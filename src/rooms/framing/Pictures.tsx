@@ -1,6 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { Scene } from '@/core/framing/scene';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -8,11 +8,12 @@ import { metres } from '@/core/words/figures';
 import { rigOptions } from '@/gear/options';
 import { IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
+import type { OptionGroup } from '@/ui/controls/options';
 import { engraved, oneLine, PHONE } from '@/ui/theme/type';
 import { useSize } from '@/ui/useSize';
 import { SceneCanvas } from './SceneCanvas';
 import { dashOf, inkOf } from './takeInks';
-import type { Framed, Framing } from './useFraming';
+import type { Framed, Framing, FramingActions } from './useFraming';
 
 const Grid = styled.div`
   display: grid;
@@ -95,7 +96,7 @@ const MOST_HEIGHT = { few: 330, many: 220 };
 
 /** The largest size of a shape within a room, px. */
 function fitted(aspect: number, widthPx: number, heightPx: number) {
-  const width = Math.min(widthPx - 4, heightPx * aspect);
+  const width = Math.max(0, Math.min(widthPx - 4, heightPx * aspect));
   return { widthPx: Math.floor(width), heightPx: Math.floor(width / aspect) };
 }
 
@@ -103,48 +104,76 @@ const aspectOf = ({ shot }: Framed): number => shot.picture.widthMm / shot.pictu
 const labelOf = ({ name, words, shot }: Framed): string =>
   `${name}, ${words}: the scene from ${metres(shot.distanceM)}`;
 
+interface PickerProps {
+  index: number;
+  /** Its place among all that were asked for. */
+  place: number;
+  rigId: string;
+  groups: readonly OptionGroup[];
+  actions: FramingActions;
+  canGo: boolean;
+}
+
+/** Which rig it is; it stands still while cameras are moved. */
+const RigPicker = memo(function RigPicker({
+  index,
+  place,
+  rigId,
+  groups,
+  actions,
+  canGo,
+}: PickerProps) {
+  return (
+    <Head>
+      <Swatch width="18" height="8" aria-hidden="true">
+        <line
+          x1="0"
+          x2="18"
+          y1="4"
+          y2="4"
+          stroke={inkOf(index)}
+          strokeWidth="2.5"
+          strokeDasharray={dashOf(index)}
+        />
+      </Swatch>
+      <div>
+        <Choice
+          bare
+          label={`Rig ${index + 1}`}
+          groups={groups}
+          chosen={rigId}
+          onChoose={(id) => actions.swap(place, id)}
+        />
+      </div>
+      {canGo && (
+        <IconButton label={`Take picture ${index + 1} away`} onPress={() => actions.remove(place)}>
+          <X size={14} aria-hidden="true" />
+        </IconButton>
+      )}
+    </Head>
+  );
+});
+
 interface TitleProps {
   framed: Framed;
   index: number;
+  groups: readonly OptionGroup[];
   framing: Framing;
-  workspace: Workspace;
 }
 
 /** Which rig it is, and how it is told apart. */
-function Title({ framed, index, framing, workspace }: TitleProps) {
+function Title({ framed, index, groups, framing }: TitleProps) {
   const { take, words, shot } = framed;
   return (
     <div>
-      <Head>
-        <Swatch width="18" height="8" aria-hidden="true">
-          <line
-            x1="0"
-            x2="18"
-            y1="4"
-            y2="4"
-            stroke={inkOf(index)}
-            strokeWidth="2.5"
-            strokeDasharray={dashOf(index)}
-          />
-        </Swatch>
-        <div>
-          <Choice
-            bare
-            label={`Rig ${index + 1}`}
-            groups={[rigOptions(workspace.rigs)]}
-            chosen={take.rigId}
-            onChoose={(rigId) => framing.swap(index, { rigId })}
-          />
-        </div>
-        {framing.framed.length > 2 && (
-          <IconButton
-            label={`Take picture ${index + 1} away`}
-            onPress={() => framing.remove(index)}
-          >
-            <X size={14} aria-hidden="true" />
-          </IconButton>
-        )}
-      </Head>
+      <RigPicker
+        index={index}
+        place={framed.at}
+        rigId={take.rigId}
+        groups={groups}
+        actions={framing.actions}
+        canGo={framing.framed.length > 2}
+      />
       <Words>
         <span>{words}</span>
         <b>
@@ -270,9 +299,10 @@ interface PicturesProps {
 /** The scene through each rig. */
 export function Pictures({ framing, workspace }: PicturesProps) {
   const { framed, scene, view } = framing;
+  const groups = useMemo(() => [rigOptions(workspace.rigs)], [workspace.rigs]);
   const columns = { gridTemplateColumns: `repeat(${Math.min(2, framed.length)}, minmax(0, 1fr))` };
   const titles = framed.map((f, i) => (
-    <Title key={f.key} framed={f} index={i} framing={framing} workspace={workspace} />
+    <Title key={f.key} framed={f} index={i} groups={groups} framing={framing} />
   ));
   if (view === 'side by side')
     return (

@@ -118,7 +118,7 @@ interface CameraProps {
   framed: Framed;
   index: number;
   sheet: Sheet;
-  onMove: Framing['move'];
+  onMove: Framing['actions']['move'];
 }
 
 function Camera({ framed, index, sheet, onMove }: CameraProps) {
@@ -128,7 +128,7 @@ function Camera({ framed, index, sheet, onMove }: CameraProps) {
     at: shot.distanceM,
     along: 'x',
     sign: -1,
-    onMove: (m) => onMove(index, m),
+    onMove: (m) => onMove(framed.at, m),
   });
   const x = sheet.x0 - shot.distanceM * sheet.pxPerM;
   return (
@@ -163,13 +163,13 @@ function Camera({ framed, index, sheet, onMove }: CameraProps) {
 }
 
 function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
-  const { scene, moveScene } = framing;
+  const { scene, actions } = framing;
   const hand = usePlanDrag({
     metresPerPx: 1 / sheet.pxPerM,
     at: scene.besideM,
     along: 'y',
     sign: 1,
-    onMove: (besideM) => moveScene({ besideM }),
+    onMove: (besideM) => actions.moveScene({ besideM }),
   });
   const [w, h] = [Math.max(5, 0.13 * sheet.pxPerM), Math.max(9, 0.25 * sheet.pxPerM)];
   const y = sheet.y0 + scene.besideM * sheet.pxPerM;
@@ -206,13 +206,13 @@ function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
 }
 
 function Lamps({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
-  const { scene, moveScene } = framing;
+  const { scene, actions } = framing;
   const hand = usePlanDrag({
     metresPerPx: 1 / sheet.pxPerM,
     at: scene.lampsM,
     along: 'x',
     sign: 1,
-    onMove: (lampsM) => moveScene({ lampsM }),
+    onMove: (lampsM) => actions.moveScene({ lampsM }),
   });
   const lamps = lampsOf(scene);
   const x = sheet.x0 + scene.lampsM * sheet.pxPerM;
@@ -305,7 +305,7 @@ export function Plan({ framing }: { framing: Framing }) {
           <Lamps framing={framing} sheet={sheet} />
           <People framing={framing} sheet={sheet} />
           {framing.framed.map((f, i) => (
-            <Camera key={f.key} framed={f} index={i} sheet={sheet} onMove={framing.move} />
+            <Camera key={f.key} framed={f} index={i} sheet={sheet} onMove={framing.actions.move} />
           ))}
         </svg>
       </Drawing>

@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import {
   framingQuery,
   readFramingQuery,
@@ -20,8 +20,11 @@ import {
   type Take,
 } from '@/core/framing/takes';
 import { lastRig } from '@/store/lastRig';
+import { useLatest } from '@/ui/useLatest';
 
 export interface Framed {
+  /** Its place among all that were asked for, those that are not there too. */
+  at: number;
   key: string;
   take: Take;
   rig: Rig;
@@ -41,6 +44,19 @@ interface State {
   view: FramingView;
 }
 
+export interface FramingActions {
+  /** Moves the camera of a place, m from the miller; those that keep his size go along. */
+  move: (place: number, distanceM: number) => void;
+  moveScene: (change: Partial<Scene>) => void;
+  keepSize: (on: boolean) => void;
+  show: (view: FramingView) => void;
+  /** Puts a usual question; false where no rig of the workspace can be asked it. */
+  start: (preset: Preset) => boolean;
+  swap: (place: number, rigId: string) => void;
+  add: (rigId: string) => void;
+  remove: (place: number) => void;
+}
+
 export interface Framing {
   framed: readonly Framed[];
   scene: Scene;
@@ -48,16 +64,8 @@ export interface Framing {
   view: FramingView;
   /** Takes that name something that is not there. */
   lost: number;
-  /** Moves a camera, m from the miller; those that keep his size go along. */
-  move: (index: number, distanceM: number) => void;
-  moveScene: (change: Partial<Scene>) => void;
-  keepSize: (on: boolean) => void;
-  show: (view: FramingView) => void;
-  /** Puts a usual question; false where no rig of the workspace can be asked it. */
-  start: (preset: Preset) => boolean;
-  swap: (index: number, take: Take) => void;
-  add: (take: Take) => void;
-  remove: (index: number) => void;
+  /** The same from frame to frame. */
+  actions: FramingActions;
 }
 
 /** Where nobody said otherwise people stand, m. */
@@ -109,7 +117,15 @@ function framedOf(workspace: Workspace, state: State): { framed: Framed[]; lost:
       first && state.keepsSize ? (equalSizeM(rig, first) ?? first.distanceM) : own;
     const shot: Shot = shotAt(rig, distanceM);
     first ??= shot;
-    framed.push({ key: `${i}`, take, rig, shot, words: takeWords(shot.rig), name: rig.name });
+    framed.push({
+      at: i,
+      key: `${i}`,
+      take,
+      rig,
+      shot,
+      words: takeWords(shot.rig),
+      name: rig.name,
+    });
   }
   return { framed, lost: state.takes.length - framed.length };
 }
@@ -132,82 +148,77 @@ function useAddress(state: State, distances: readonly number[]): void {
   }, [query]);
 }
 
-/** Where everybody stands once a camera was moved. */
-function moved(workspace: Workspace, now: State, index: number, distanceM: number): State {
-  const { framed: at } = framedOf(workspace, now);
-  const [first] = at;
-  const hand = at[index];
+/** Where every take stands; one that is not there stands as usual. */
+const standing = (takes: readonly Take[], framed: readonly Framed[]): number[] =>
+  takes.map((_, i) => framed.find((f) => f.at === i)?.shot.distanceM ?? USUAL_M);
+
+/** Where everybody stands once a camera was moved; `framed` is where they stand now. */
+function moved(now: State, framed: readonly Framed[], place: number, distanceM: number): State {
+  const [first] = framed;
+  const hand = framed.find((f) => f.at === place);
   if (!hand || !first) return now;
   const to = clamp(distanceM, hand.rig.lens.closestFocusM, FARTHEST_M);
-  const distancesM = now.takes.map((_, i) => at[i]?.shot.distanceM ?? USUAL_M);
-  if (!now.keepsSize || index === 0) return { ...now, distancesM: distancesM.with(index, to) };
+  const distancesM = standing(now.takes, framed);
+  if (!now.keepsSize || hand === first) return { ...now, distancesM: distancesM.with(place, to) };
   // The first goes where the one that was moved shows the miller as large.
   const leads = equalSizeM(first.rig, shotAt(hand.rig, to));
-  return leads === null ? now : { ...now, distancesM: distancesM.with(0, leads) };
+  return leads === null ? now : { ...now, distancesM: distancesM.with(first.at, leads) };
 }
+
+const movedScene = (scene: Scene, change: Partial<Scene>): Scene => {
+  const next = { ...scene, ...change };
+  return {
+    lampsM: clamp(next.lampsM, ...SCENE_RANGE.lampsM),
+    besideM: clamp(next.besideM, ...SCENE_RANGE.besideM),
+  };
+};
 
 /** The rigs before the scene, and what moves them. The address follows. */
 export function useFraming(workspace: Workspace): Framing {
   const [state, setState] = useState(() => begun(workspace));
   const { framed, lost } = useMemo(() => framedOf(workspace, state), [workspace, state]);
   const { takes, scene, keepsSize, view } = state;
-  const distances = framed.map((f) => f.shot.distanceM);
+  const distances = standing(takes, framed);
   useAddress(state, distances);
-
-  const move = useCallback(
-    (index: number, distanceM: number) =>
-      setState((now) => moved(workspace, now, index, distanceM)),
-    [workspace],
-  );
-  const moveScene = useCallback(
-    (change: Partial<Scene>) =>
-      setState((now) => {
-        const next = { ...now.scene, ...change };
-        return {
-          ...now,
-          scene: {
-            lampsM: clamp(next.lampsM, ...SCENE_RANGE.lampsM),
-            besideM: clamp(next.besideM, ...SCENE_RANGE.besideM),
-          },
-        };
-      }),
-    [],
-  );
-  const put = (change: Partial<State>) => setState((now) => ({ ...now, ...change }));
-  const withTakes = (next: readonly Take[], distancesM: readonly number[]) =>
-    put({ takes: next, distancesM });
-  return {
-    framed,
-    scene,
-    keepsSize,
-    view,
-    lost,
-    move,
-    moveScene,
-    keepSize: (on) => put({ keepsSize: on, distancesM: distances }),
-    show: (next) => put({ view: next }),
-    start: (preset) => {
-      const inHand = framed[0]?.take.rigId ?? lastRig();
-      const setting = presetFor(preset, workspace, inHand);
-      if (!setting) return false;
-      const [first] = setting.takes;
-      const from = first ? usualDistance(workspace, first) : USUAL_M;
-      put({
-        takes: setting.takes,
-        distancesM: setting.takes.map(() => from),
-        keepsSize: setting.keepsSize,
-      });
-      return true;
-    },
-    swap: (index, take) =>
-      withTakes(
-        takes.with(index, take),
-        takes.map((_, i) => distances[i] ?? USUAL_M),
-      ),
-    add: (take) => {
-      if (takes.length < MOST_TAKES)
-        withTakes([...takes, take], [...distances, distances[0] ?? USUAL_M]);
-    },
-    remove: (index) => withTakes(takes.toSpliced(index, 1), distances.toSpliced(index, 1)),
-  };
+  const now = useLatest({ workspace, framed, takes, distances });
+  const actions = useMemo((): FramingActions => {
+    const put = (change: Partial<State>) => setState((last) => ({ ...last, ...change }));
+    return {
+      move: (place, distanceM) =>
+        setState((last) => moved(last, now.current.framed, place, distanceM)),
+      moveScene: (change) =>
+        setState((last) => ({ ...last, scene: movedScene(last.scene, change) })),
+      keepSize: (on) => put({ keepsSize: on, distancesM: now.current.distances }),
+      show: (next) => put({ view: next }),
+      start: (preset) => {
+        const inHand = now.current.framed[0]?.take.rigId ?? lastRig();
+        const setting = presetFor(preset, now.current.workspace, inHand);
+        if (!setting) return false;
+        const [first] = setting.takes;
+        const from = first ? usualDistance(now.current.workspace, first) : USUAL_M;
+        put({
+          takes: setting.takes,
+          distancesM: setting.takes.map(() => from),
+          keepsSize: setting.keepsSize,
+        });
+        return true;
+      },
+      swap: (place, rigId) =>
+        put({
+          takes: now.current.takes.with(place, { rigId }),
+          distancesM: now.current.distances,
+        }),
+      add: (rigId) => {
+        const { takes: last, distances: at } = now.current;
+        if (last.length < MOST_TAKES)
+          put({ takes: [...last, { rigId }], distancesM: [...at, at[0] ?? USUAL_M] });
+      },
+      remove: (place) =>
+        put({
+          takes: now.current.takes.toSpliced(place, 1),
+          distancesM: now.current.distances.toSpliced(place, 1),
+        }),
+    };
+  }, [now]);
+  return { framed, scene, keepsSize, view, lost, actions };
 }
