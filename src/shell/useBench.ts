@@ -2,6 +2,8 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Knowledge } from '@/core/kit/records/knowledge';
+import type { Lens } from '@/core/kit/records/lens';
 import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
 import type { Tables, Workspace } from '@/core/kit/records/workspace';
 import { evaluate, type Report } from '@/core/rig/report/evaluate';
@@ -51,6 +53,8 @@ export interface BenchActions {
   change: (label: string, change: Partial<RigRecord>, newGear?: NewGear) => void;
   /** Takes a way out as one step. */
   apply: (way: Way) => void;
+  /** Keeps what somebody knows of the rig's lens. */
+  learn: (lens: Lens, known: Knowledge) => void;
 }
 
 export interface Bench {
@@ -87,6 +91,10 @@ const save = (
       throw error;
     }),
   );
+
+/** A lens of which something more is known. */
+const learned = (lens: Lens, known: Knowledge): Write =>
+  edited('lenses', lens, { ...lens, knowledge: [...lens.knowledge, known] });
 
 interface Arrival {
   workspace: Workspace;
@@ -211,6 +219,7 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
         };
         changeWith(words, changes, newPart ? { parts: [newPart] } : {});
       },
+      learn: (lens, known) => save('Say what the lens does', [learned(lens, known)], tell),
       turn: (change) => void turnTo(change, false),
       settle: (label, change) => {
         const seen = found();

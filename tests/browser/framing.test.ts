@@ -121,6 +121,20 @@ describe('pictures of one scene', () => {
     await page.expectQuiet();
   });
 
+  it('what is said of a lens on the Bench stands beside its picture', async () => {
+    await page.openRig('rig=lamplight');
+    await page.unfold('What you know of the lens');
+    await page.press('Say what you saw…');
+    await page.choose('Corners', 'soft');
+    await (await page.find('input[aria-label="Character, in your own words"]')).sendKeys('glows');
+    await page.press('Keep it');
+    await page.find('button[aria-label="Undo: Say what the lens does"]');
+    await page.open('/framing?rig=lamplight');
+    const known = async () =>
+      (await page.find('button[aria-label^="Corners and character, picture 1"]')).getText();
+    await page.expectSoon(known, (w) => w.includes('soft, glows'), 'nothing was said of it');
+  });
+
   it('every figure explains itself', async () => {
     await page.open('/framing?rig=miller-portrait');
     await expectMoved('Step back 0.90 m');

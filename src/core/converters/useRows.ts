@@ -14,7 +14,25 @@ import { explain } from '../rig/readings/why';
 import { riskWords } from '../words/risk';
 import { fixed, metres, percent, stopsWords, times } from '../words/figures';
 
-import type { RowGroup } from './rowTypes';
+import { knownAt, knownWords } from '../rig/readings/known';
+import type { ConverterRow, RowGroup } from './rowTypes';
+
+/** What its owner said of the bare lens here; behind a converter it holds for the lens alone. */
+const known = (aspect: 'corners' | 'zoomFocus', name: string): ConverterRow => ({
+  id: `known, ${aspect}`,
+  name,
+  cell: ({ column: { rig, kind } }) => ({
+    figure: knownAt(rig.lens, rig.settings).find((k) => k.aspect === aspect)?.word ?? 'not judged',
+    note: kind === 'converter' ? 'without the glass' : undefined,
+  }),
+  differs: () => 'not seen',
+  why: ({ column: { rig } }) => ({
+    title: 'What you know of this lens',
+    formula: 'what its owner said of it nearest to this zoom mark and aperture',
+    inputs: [[name, knownWords(rig.lens, rig.settings, aspect) ?? 'nobody said']],
+    evidence: 'Said on the Bench or in the Kit; nothing is worked out from it.',
+  }),
+});
 
 export const USE_ROWS: readonly RowGroup[] = [
   {
@@ -53,6 +71,7 @@ export const USE_ROWS: readonly RowGroup[] = [
           ),
         why: asOnBench('zones'),
       },
+      known('corners', 'Sharpness there, as you saw it'),
     ],
   },
   {
@@ -97,6 +116,7 @@ export const USE_ROWS: readonly RowGroup[] = [
               : 'Its greatest magnification as its record tells it.',
         }),
       },
+      known('zoomFocus', 'Focus while zooming, as you saw it'),
     ],
   },
 ];

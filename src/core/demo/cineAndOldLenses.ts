@@ -1,3 +1,4 @@
+import { nothingKnown } from '../kit/records/knowledge';
 import { lensOf, type Lens, type LensTold } from '../kit/records/lens';
 import {
   FULL,
@@ -111,6 +112,14 @@ const told: readonly LensTold[] = [
     lengthMm: 44,
     massG: 230,
     note: 'The swirl lives outside 14 mm; keep it in frame.',
+    knowledge: [
+      {
+        ...nothingKnown('b58-open', null, 2),
+        corners: 'smeared',
+        character: 'swirls outside 14 mm',
+      },
+      { ...nothingKnown('b58-stopped', null, 8), corners: 'good', breathing: 'much' },
+    ],
     halo: samples('b58', WALL, 0.15, [[58, 2, 23.2, 7.2, 24.2, 8.4, 52]]),
   },
   {

@@ -3,6 +3,7 @@ import { cornerWords } from '../words/corners';
 import { fixed, fWords, metres, mm, percent, signed, signedStops, tWords } from '../words/figures';
 import { cropFactor } from '../optics/crop';
 import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
+import { knownAt } from '../rig/readings/known';
 import { explain, type Why } from '../rig/readings/why';
 import { HEAD_M, lampsOf, PERSON_HALF_M, type Scene } from './scene';
 import { seenAt, type Shot } from './shot';
@@ -56,6 +57,14 @@ const lightWords = ({ report: { optics } }: Shot): string =>
 
 /** Light of the whole picture against 36x24 at the same f-number and time, stops. */
 const wholeLight = ({ picture }: Shot): number => lightStopsOfFactor(cropFactor(picture));
+
+/** What its owner said of the lens, or that nobody did. */
+function knownInputs({ lens, settings }: Shot['rig']): Why['inputs'] {
+  const known = knownAt(lens, settings);
+  return known.length === 0
+    ? [['said of it near here', 'nothing']]
+    : known.map((k) => [k.name, `${k.word}, seen ${k.where}`]);
+}
 
 export const FRAMING_ROWS: readonly FramingRow[] = [
   {
@@ -162,6 +171,23 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
     name: 'Edge of the halo in frame',
     figure: ({ report }) => percent(report.picture.zones.edge, 0),
     why: (shot, _, today) => explain('zones', shot.rig, shot.report, today),
+  },
+  {
+    id: 'character',
+    name: 'Corners and character',
+    figure: ({ rig }) => {
+      const said = knownAt(rig.lens, rig.settings).filter(
+        (k) => k.aspect === 'corners' || k.aspect === 'character',
+      );
+      return said.map((k) => k.word).join(', ') || 'not judged';
+    },
+    why: ({ rig }) => ({
+      title: 'What you know of this lens',
+      formula: 'what its owner said of it nearest to this zoom mark and aperture',
+      inputs: knownInputs(rig),
+      evidence:
+        'Data only: nothing is worked out from it, and nothing is said that nobody saw. Said on the Bench or in the Kit.',
+    }),
   },
   {
     id: 'corner',

@@ -1,9 +1,13 @@
 /** Which rigs stand before the scene: those of the workspace, as they are or with something changed. */
 import type { Body, Mode } from '../kit/records/body';
+import { isJudged } from '../kit/records/knowledge';
 import { magnifies, type Part } from '../kit/records/part';
 import type { RigRecord } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
+import { cropFactor } from '../optics/crop';
 import { diagonalMm } from '../optics/formats';
+import { desqueezed } from '../optics/view';
+import { deliveredOf, lightOf } from '../rig/report/setUp';
 import { isMissing, resolveRig, type Rig } from '../rig/rig';
 import { findChains } from '../rig/search/chains';
 import { bodyOffers, judgedChain } from '../rig/search/offers';
@@ -56,6 +60,8 @@ export function takeWords(rig: Rig): string {
 export const PRESETS = {
   'crop or step closer': 'crop or step closer',
   'both formats': 'one lens on a large and a small format',
+  'small against large': 'a small format against a large one',
+  'character on both': 'a lens of character on both formats',
   'reducer or plain': 'reducer or plain adapter',
   'converter or crop': 'converter or crop',
 } as const;
@@ -105,6 +111,23 @@ function onBothFormats(rigId: string, rig: Rig, { bodies }: Workspace): readonly
   return [first, last].map(({ body, mode }) => ({ rigId, bodyId: body.id, modeId: mode.id }));
 }
 
+/** View of a rig as a focal length on 36x24, mm. */
+const equivalentOf = (rig: Rig): number =>
+  lightOf(rig).focalMm * cropFactor(desqueezed(deliveredOf(rig), rig.lens.squeeze));
+
+/** The rig of the workspace on another format whose view is nearest. */
+function nearestOnOtherFormat(record: RigRecord, rig: Rig, workspace: Workspace): RigRecord | null {
+  const own = { diagonal: diagonalMm(deliveredOf(rig)), view: equivalentOf(rig) };
+  const others = workspace.rigs.flatMap((candidate) => {
+    const other = candidate.id === record.id ? null : resolveRig(workspace, candidate);
+    if (!other || isMissing(other)) return [];
+    const formats = Math.abs(Math.log(diagonalMm(deliveredOf(other)) / own.diagonal));
+    const views = Math.abs(Math.log(equivalentOf(other) / own.view));
+    return formats < Math.log(ONE_FORMAT) ? [] : [{ candidate, views }];
+  });
+  return others.toSorted((a, b) => a.views - b.views)[0]?.candidate ?? null;
+}
+
 function withGlass(rigId: string, rig: Rig, kit: readonly Part[], isReducer: boolean) {
   const glass = chainsOf(rig, kit, (f) => (isReducer ? f < 0.99 : f > 1.01))[0];
   const plain = chainsOf(rig, kit, (f) => f === 1)[0];
@@ -129,6 +152,15 @@ function presetOn(preset: Preset, record: RigRecord, workspace: Workspace): Sett
     case 'both formats': {
       const takes = onBothFormats(record.id, rig, workspace);
       return takes ? { takes, keepsSize: true } : null;
+    }
+    case 'character on both': {
+      if (!rig.lens.knowledge.some((k) => isJudged(k.character))) return null;
+      const takes = onBothFormats(record.id, rig, workspace);
+      return takes ? { takes, keepsSize: true } : null;
+    }
+    case 'small against large': {
+      const other = nearestOnOtherFormat(record, rig, workspace);
+      return other ? { takes: [{ rigId: record.id }, { rigId: other.id }], keepsSize: true } : null;
     }
     case 'reducer or plain': {
       const found = withGlass(record.id, rig, parts, true);

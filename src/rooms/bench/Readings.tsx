@@ -95,6 +95,8 @@ interface ReadingsProps {
   rig: Rig;
   report: Report;
   onJudge: (judgement: Judgement) => void;
+  /** The group of what is known of the lens. */
+  known: React.ReactNode;
   /** The group of ways out; told whether it starts open. */
   ways: (startsOpen: boolean) => React.ReactNode;
 }
@@ -193,7 +195,7 @@ const BasisChoice = memo(function BasisChoice({ judgement, onJudge }: JudgedByPr
 });
 
 /** What people ask, in the order they ask it; each figure can be asked why. */
-export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
+export function Readings({ rig, report, onJudge, known, ways }: ReadingsProps) {
   // Which groups stand open is settled when a rig comes to the Bench; turning a ring folds nothing.
   const [startsBad] = useState(report.verdict.kind !== 'Clear' || report.fitProblem !== null);
   const [cover, ...others] = readingGroups(rig, report);
@@ -217,6 +219,7 @@ export function Readings({ rig, report, onJudge, ways }: ReadingsProps) {
           {group.id === 'become' && <BasisChoice judgement={rig.judgement} onJudge={onJudge} />}
         </Fold>
       ))}
+      {known}
       <Cautions cautions={report.cautions} />
       <SchoolChoice judgement={rig.judgement} onJudge={onJudge} />
       <WhyPopover

@@ -9,6 +9,7 @@ import { applied } from '@/core/rig/search/wayIdeas';
 import type { Way } from '@/core/rig/search/waysOut';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
+import { KnownOfLens } from './KnownOfLens';
 import { Readings } from './Readings';
 import { RigRings } from '@/gear/RigRings';
 import { StagePlace } from './StagePlace';
@@ -93,6 +94,7 @@ export function RigOnBench({ workspace, bench, ghost, onPin, onJudge }: RigOnBen
             rig={rig}
             report={report}
             onJudge={onJudge}
+            known={<KnownOfLens key={rig.lens.id} rig={rig} learn={actions.learn} />}
             ways={(startsOpen) => (
               <WaysOut
                 rig={rig}

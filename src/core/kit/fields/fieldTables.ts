@@ -9,6 +9,7 @@ import {
 } from '../records/body';
 import { frameSizeSchema, plateSchema } from '../records/common';
 import { haloSampleSchema, rimSchema } from '../records/haloSample';
+import { knowledgeSchema, nothingKnown } from '../records/knowledge';
 import { lensSchema } from '../records/lens';
 import { markingSchema } from '../records/marking';
 import { mountSchema } from '../records/mount';
@@ -23,6 +24,7 @@ const part = fieldsOf(partSchema);
 const mount = fieldsOf(mountSchema);
 const marking = fieldsOf(markingSchema);
 const sample = fieldsOf(haloSampleSchema);
+const known = fieldsOf(knowledgeSchema);
 const mode = fieldsOf(modeSchema);
 const crop = fieldsOf(stabilisationCropSchema);
 const travel = fieldsOf(sensorTravelSchema);
@@ -129,6 +131,21 @@ const SAMPLES = lens.list('halo', 'Halo samples', {
   ],
 });
 
+const KNOWLEDGE = lens.list('knowledge', 'What you know of it', {
+  one: 'note',
+  summary: 'focalMm',
+  fresh: nothingKnown('', null, null),
+  fields: [
+    known.number('focalMm', 'At the zoom mark; empty is any', 'mm'),
+    known.number('fNumber', 'At the aperture; empty is any'),
+    known.choice('corners', 'Corners'),
+    known.choice('distortion', 'Distortion'),
+    known.choice('breathing', 'Breathing'),
+    known.choice('zoomFocus', 'Focus while zooming'),
+    known.text('character', 'Character'),
+  ],
+});
+
 const LENSES: readonly FieldGroup[] = [
   {
     title: 'What it is',
@@ -176,6 +193,7 @@ const LENSES: readonly FieldGroup[] = [
       lens.choice('resolutionClass', 'Or its class'),
     ],
   },
+  { title: 'As you know it', fields: [KNOWLEDGE] },
   contacts(lens),
   notes(lens),
 ];

@@ -17,6 +17,7 @@ import {
   HAD,
 } from './common';
 import { haloSampleExample, haloSampleSchema } from './haloSample';
+import { knowledgeSchema } from './knowledge';
 import { completed, flag, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
 
 export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
@@ -75,6 +76,8 @@ export const lensSchema = record('lens', {
   estimated: ESTIMATED,
   licence: LICENCE,
   halo: listOf(haloSampleSchema, 2000, { default: [] }),
+  /** What its owner knows of it by having used it. */
+  knowledge: listOf(knowledgeSchema, 400, { default: [] }),
   note: NOTE,
 });
 export type Lens = Static<typeof lensSchema>;
@@ -155,6 +158,18 @@ export const lensExample: Lens = {
   estimated: [],
   licence: '',
   halo: [haloSampleExample],
+  knowledge: [
+    {
+      id: 'w1835-known',
+      focalMm: 18,
+      fNumber: 1.8,
+      corners: 'soft',
+      distortion: 'barrel',
+      breathing: 'a little',
+      zoomFocus: 'drifts',
+      character: '',
+    },
+  ],
   note: '',
 };
 
