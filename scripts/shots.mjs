@@ -69,6 +69,18 @@ const SHOTS = [
     shows: CURVE,
   },
   {
+    name: 'converters-dark',
+    path: '/converters?rig=waders-at-dawn',
+    theme: 'dark',
+    size: [1280, 800],
+  },
+  {
+    name: 'framing-dark',
+    path: '/framing?rig=miller-portrait&rig=miller-portrait~bc26~m6k&from=1.8 2.7&size=alike&lamps=2.7&beside=0.85',
+    theme: 'dark',
+    size: [1280, 800],
+  },
+  {
     name: 'choose-dark',
     path: '/choose?job=sluice-wide',
     theme: 'dark',
@@ -111,7 +123,7 @@ const SHOTS = [
 
 /** A room is ready once one of these stands on it. */
 const READY =
-  '[data-testid="verdict"], [role="rowheader"], [role="listitem"], section[aria-label="Session"], aside[aria-label="The answer so far"]';
+  '[data-testid="verdict"], [role="rowheader"], [role="listitem"], section[aria-label="Session"], [data-testid="weighing"], [data-testid="moved"], aside[aria-label="The answer so far"]';
 
 mkdirSync(FOLDER, { recursive: true });
 const server = await serve({ port: 4400, demo: true });

@@ -1,4 +1,5 @@
 /** One scene through several rigs: what moves on the plan moves the pictures. */
+import { join } from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
@@ -140,6 +141,35 @@ describe('pictures of one scene', () => {
     await expectMoved('Step back 0.90 m');
     await (await page.find('button[aria-label^="Lamps, against him, picture 2"]')).click();
     await page.saying('How large the far stands beside the near');
+  });
+});
+
+describe('the stage of the Bench', () => {
+  const picks = (path: string) => page.giveFile(path, 'A picture to look at through the rig');
+
+  it('shows the scene through the rig, and plain light again', async () => {
+    await page.openRig('rig=miller-portrait');
+    await page.menu('The stage shows plain light', 'The scene through the rig');
+    await page.find('button[aria-label="The stage shows the scene"]');
+    await page.typeRing('Focus', '3');
+    await page.menu('The stage shows the scene', 'Plain light');
+    await page.find('button[aria-label="The stage shows plain light"]');
+    await page.expectQuiet();
+  });
+
+  it('shows a picture of one’s own, as the view one says; what is no picture is refused', async () => {
+    await page.openRig('rig=miller-portrait');
+    await picks(join(process.cwd(), 'package.json'));
+    await page.expectSoon(
+      () => page.notice(),
+      (words) => words === 'package.json is not a JPEG or PNG picture.',
+      'it was not refused',
+    );
+    await picks(join(process.cwd(), 'docs/screenshots/bench-dark.png'));
+    await page.find('button[aria-label="The stage shows my picture"]');
+    const view = await page.find('input[aria-label="The picture\'s view, mm on 36×24"]');
+    expect(await view.getAttribute('value')).toBe('28');
+    await page.expectQuiet();
   });
 });
 

@@ -42,10 +42,10 @@ export const USE_ROWS: readonly RowGroup[] = [
         id: 'verdict',
         name: 'Verdict',
         cell: ({ column: { report } }) => ({
-          figure: report.fitProblem ? 'does not join' : report.verdict.kind,
+          figure: report.fitProblem?.words ?? report.verdict.kind,
           note: `risk ${riskWords(report.verdict.risk)}, ${report.halo.evidence.kind}`,
         }),
-        differs: words(({ column: { report } }) => report.verdict.kind),
+        differs: words(({ column: { report } }) => report.fitProblem?.words ?? report.verdict.kind),
         why: asOnBench('verdict'),
       },
       {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
 import { demoRig } from '../../../tests/support/demo';
 import { FRAMING_ROWS, headShare, lampScale, movedWords, secondFits } from './compare';
-import { pictureOf } from './picture';
+import { falloffOf, pictureOf } from './picture';
 import { PERSON_HALF_M, USUAL_SCENE } from './scene';
 import { seenAt, shotAt } from './shot';
 import { PRESET_IDS, presetFor, rigOfTake, takeWords } from './takes';
@@ -47,6 +47,19 @@ describe('pictures beside each other', () => {
         expect(why.inputs.length, row.id).toBeGreaterThan(0);
         expect(JSON.stringify(why), row.id).not.toMatch(/NaN|undefined/);
       }
+  });
+
+  it('the halo lies in the picture where frames show it: its centre as the stage draws it', () => {
+    const rig = demoRig('miller-portrait');
+    const [sample] = rig.lens.halo;
+    const off = { ...rig.lens, halo: [{ ...sample!, centreXMm: 0.8, centreYMm: -0.5 }] };
+    const shot = shotAt({ ...rig, lens: off }, 1.8);
+    const { xMm, yMm, lightAt } = falloffOf(shot);
+    expect([xMm, yMm]).toEqual([0.8, -0.5]);
+    const { cornerStops } = shot.report.coverage;
+    // Bottom left is farthest from there, and darkest on the stage too.
+    expect(Math.max(...cornerStops.map((s) => s ?? 99))).toBe(cornerStops[3] ?? 99);
+    expect(lightAt(Math.hypot(18.8, 12.5))).toBeCloseTo(2 ** -cornerStops[3]!, 6);
   });
 
   it('everything drawn is finite, the farthest first, the miller before the lamps', () => {

@@ -58,6 +58,11 @@ const lightWords = ({ report: { optics } }: Shot): string =>
 /** Light of the whole picture against 36x24 at the same f-number and time, stops. */
 const wholeLight = ({ picture }: Shot): number => lightStopsOfFactor(cropFactor(picture));
 
+/** A lamp that is there is never of no size. */
+const LEAST_DISC = 0.0005;
+const discWords = (share: number): string =>
+  share > 0 && share < LEAST_DISC ? '< 0.1 %' : percent(share, share < 0.1 ? 1 : 0);
+
 /** What its owner said of the lens, or that nobody did. */
 function knownInputs({ lens, settings }: Shot['rig']): Why['inputs'] {
   const known = knownAt(lens, settings);
@@ -137,7 +142,7 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
   {
     id: 'discs',
     name: 'Lamp discs, of the height',
-    figure: (shot, scene) => percent(lampShare(shot, scene)),
+    figure: (shot, scene) => discWords(lampShare(shot, scene)),
     why: (shot, scene) => ({
       title: 'Discs of the lamps',
       formula: 'E m z/(u + z) on the sensor, E = f′/N′, as a share of the picture’s height',
@@ -228,8 +233,6 @@ export interface FramingWords {
   headline: string;
   sentence: string;
 }
-
-const discWords = (share: number): string => percent(share, share < 0.1 ? 1 : 0);
 
 /** What changes from the first picture to another. */
 export function movedWords(first: Shot, other: Shot, scene: Scene): FramingWords {

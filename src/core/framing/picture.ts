@@ -20,18 +20,17 @@ export interface Shape {
 /** A lamp is a point of light; a sharp one still shows as large, mm as a share of the picture's height. */
 const LEAST_LAMP = 0.004;
 
-/** Where a point of the upright picture lies about the halo's centre on the sensor: turned round, squeezed again. */
+/** Where a point of the picture lies about the halo's centre, which is told as frames show it; squeezed again. */
 function onSensor(shot: Shot, { xMm, yMm }: PicturePoint): { x: number; y: number } {
   const { centre } = shot.halo;
-  return { x: -xMm / shot.rig.lens.squeeze - centre.xMm, y: -yMm - centre.yMm };
+  return { x: xMm / shot.rig.lens.squeeze - centre.xMm, y: yMm - centre.yMm };
 }
 
 function lampShape(shot: Shot, seen: Seen, isBehind: boolean): PicturePoint[] {
   const { halo } = shot;
   const on = onSensor(shot, seen);
   const r = Math.hypot(on.x, on.y);
-  // Outward in the picture is the other way round on the sensor.
-  const [ox, oy] = r > 0 ? [-on.x / r, -on.y / r] : [1, 0];
+  const [ox, oy] = r > 0 ? [on.x / r, on.y / r] : [1, 0];
   const least = LEAST_LAMP * shot.picture.heightMm;
   const [halfWidth, halfHeight] = [
     Math.max(least, seen.blurWidthMm) / 2,
@@ -43,10 +42,10 @@ function lampShape(shot: Shot, seen: Seen, isBehind: boolean): PicturePoint[] {
   }));
 }
 
-/** Whether nothing of a lamp's disc can be in the picture. */
-const isOutside = ({ picture }: Shot, seen: Seen): boolean =>
-  Math.abs(seen.xMm) - seen.blurWidthMm / 2 > picture.widthMm / 2 ||
-  Math.abs(seen.yMm) - seen.blurHeightMm / 2 > picture.heightMm / 2;
+/** Whether nothing of a lamp's disc can be in the picture, or within so many times its sides. */
+const isOutside = ({ picture }: Shot, seen: Seen, times: number): boolean =>
+  Math.abs(seen.xMm) - seen.blurWidthMm / 2 > (times * picture.widthMm) / 2 ||
+  Math.abs(seen.yMm) - seen.blurHeightMm / 2 > (times * picture.heightMm) / 2;
 
 function outlineShape(shot: Shot, { ink, points }: Outline): Shape[] {
   const seen = points.flatMap((spot) => seenAt(shot, spot) ?? []);
@@ -55,13 +54,13 @@ function outlineShape(shot: Shot, { ink, points }: Outline): Shape[] {
     : [{ ink, points: seen, blurMm: seen[0]?.blurHeightMm ?? 0 }];
 }
 
-/** Everything in the picture, the farthest first. */
-export function pictureOf(shot: Shot, scene: Scene): Shape[] {
+/** Everything in the picture, and in what lies about it within so many times its sides, the farthest first. */
+export function pictureOf(shot: Shot, scene: Scene, times = 1): Shape[] {
   const lamps = lampsOf(scene)
     .toSorted((a, b) => b.zM - a.zM)
     .flatMap((spot): Shape[] => {
       const seen = seenAt(shot, spot);
-      if (!seen || isOutside(shot, seen)) return [];
+      if (!seen || isOutside(shot, seen, times)) return [];
       const points = lampShape(shot, seen, spot.zM > 0);
       return points.length > 0 ? [{ ink: 'lamp', points, blurMm: 0 }] : [];
     });
@@ -85,13 +84,12 @@ export interface Falloff {
   reachMm: number;
 }
 
-export function falloffOf(shot: Shot): Falloff {
-  const { halo } = shot;
-  const { squeeze } = shot.rig.lens;
-  const { widthMm, heightMm } = shot.picture;
+export function falloffOf({ halo, picture, rig }: Pick<Shot, 'halo' | 'picture' | 'rig'>): Falloff {
+  const { squeeze } = rig.lens;
+  const { widthMm, heightMm } = picture;
   return {
-    xMm: -halo.centre.xMm * squeeze,
-    yMm: -halo.centre.yMm,
+    xMm: halo.centre.xMm * squeeze,
+    yMm: halo.centre.yMm,
     squeeze,
     lightAt: (rMm) => lightAt(halo, rMm).light,
     reachMm: Math.hypot(

@@ -112,7 +112,14 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
         <Starting workspace={workspace} shell={shell} asking={asking} onRig={actions.choose} />
       )}
       {!asking.isAsking && record && (
-        <RigOnBench workspace={workspace} bench={bench} ghost={ghost} onPin={pin} onJudge={judge} />
+        <RigOnBench
+          workspace={workspace}
+          bench={bench}
+          ghost={ghost}
+          onPin={pin}
+          onJudge={judge}
+          tell={tell}
+        />
       )}
       {!asking.isAsking && !record && (
         <EmptyBench onOpen={files.open} onNewRig={rigs.create} onStart={asking.ask} />

@@ -14,6 +14,7 @@ import { Readings } from './Readings';
 import { RigRings } from '@/gear/RigRings';
 import { StagePlace } from './StagePlace';
 import { TrainPanel } from './TrainPanel';
+import type { Tell } from '@/shell/tell';
 import type { Bench } from '@/shell/useBench';
 import { WaysOut } from './WaysOut';
 
@@ -55,10 +56,12 @@ interface RigOnBenchProps {
   ghost: Ghost | null;
   onPin: () => void;
   onJudge: (judgement: Judgement) => void;
+  tell: Tell;
 }
 
 /** The rig on the Bench, or what it lacks. */
-export function RigOnBench({ workspace, bench, ghost, onPin, onJudge }: RigOnBenchProps) {
+export function RigOnBench(props: RigOnBenchProps) {
+  const { workspace, bench, ghost, onPin, onJudge, tell } = props;
   const { record, rig, report, actions } = bench;
   const whole = rig && !isMissing(rig) ? rig : null;
   const [previewed, setPreviewed] = useState<Way | null>(null);
@@ -87,6 +90,7 @@ export function RigOnBench({ workspace, bench, ghost, onPin, onJudge }: RigOnBen
             ghost={ghost}
             onPin={onPin}
             actions={actions}
+            tell={tell}
           />
           <RigRings rig={rig} actions={bench.actions} />
           <Readings

@@ -11,7 +11,10 @@ import { Stage } from '@/ui/stage/Stage';
 import { flickerWords } from '@/core/words/corners';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
+import type { Tell } from '@/shell/tell';
 import type { BenchActions } from '@/shell/useBench';
+import { ShownTools } from './ShownTools';
+import { useShown } from './useShown';
 import { useWander, type Wander } from './useWander';
 
 const Place = styled.div`
@@ -72,6 +75,7 @@ interface StagePlaceProps {
   ghost: Ghost | null;
   onPin: () => void;
   actions: BenchActions;
+  tell: Tell;
 }
 
 const step = (v: number): number => Math.round(v * 10) / 10;
@@ -86,7 +90,8 @@ function wanderWords(report: Report, wander: Wander): string | null {
 
 /** The stage with what is done on it: shifting by drag, and letting the stabiliser wander. */
 export function StagePlace(props: StagePlaceProps) {
-  const { rig, report, preview, ghost, onPin, actions } = props;
+  const { rig, report, preview, ghost, onPin, actions, tell } = props;
+  const onStage = useShown(rig, report, tell);
   const [wanted, setWanted] = useState<Wander>('rest');
   const moves = report.frame.travel.xMm > 0 || report.frame.travel.yMm > 0;
   const wander = moves ? wanted : 'rest';
@@ -113,11 +118,13 @@ export function StagePlace(props: StagePlaceProps) {
       <Stage
         report={shown}
         ghost={ghost}
+        shown={onStage.shown}
         said={preview ?? wanderWords(report, wander)}
         shiftRangeMm={range}
         onShift={shift}
         onPin={onPin}
       />
+      <ShownTools shown={onStage} />
       {moves && <WanderTools wander={wander} onWander={setWanted} />}
     </Place>
   );

@@ -2,6 +2,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { cropOf, trainsFor, weigh, type ConverterColumn } from '@/core/converters/columns';
+import { verdictOfWeighing } from '@/core/converters/verdict';
 import { fullName } from '@/core/kit/records/body';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -55,6 +56,20 @@ const Facts = styled.p`
   flex: 1;
   min-width: 0;
   color: var(--muted);
+`;
+
+/* On a phone the table is long: what it comes to stands before it. */
+const Lead = styled.p`
+  display: none;
+  @media ${PHONE} {
+    display: block;
+    padding: 2px 0 4px;
+    font-size: 15px;
+    b {
+      display: block;
+      font-size: 17px;
+    }
+  }
 `;
 
 const Rings = styled.div`
@@ -121,6 +136,7 @@ export function OpenWeighing(props: OpenWeighingProps) {
     () => [base, ...converters, ...(crop ? [crop] : [])],
     [base, converters, crop],
   );
+  const verdict = useMemo(() => (inHand ? verdictOfWeighing(base, inHand) : null), [base, inHand]);
   const play = usePlay();
   const [showRings, setShowRings] = useState(false);
   const step = useCallback(
@@ -148,6 +164,12 @@ export function OpenWeighing(props: OpenWeighingProps) {
           <Rings>
             <RigRings rig={rig} actions={bench.actions} />
           </Rings>
+        )}
+        {verdict && (
+          <Lead aria-hidden="true">
+            <b>{verdict.headline}</b>
+            {verdict.because}
+          </Lead>
         )}
         {inHand ? (
           <RayDrawing base={base} column={inHand} play={play} />
@@ -181,7 +203,7 @@ export function OpenWeighing(props: OpenWeighingProps) {
           </Unfitting>
         )}
       </Left>
-      <VerdictPanel base={base} column={inHand} crop={crop} />
+      <VerdictPanel base={base} column={inHand} crop={crop} verdict={verdict} />
     </Columns>
   );
 }

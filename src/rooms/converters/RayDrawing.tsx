@@ -66,7 +66,7 @@ const Foot = styled.figcaption`
 `;
 
 /** Room for words about the drawing, px. */
-const ROOM = { left: 14, right: 150, top: 20, bottom: 26 };
+const ROOM = { left: 14, right: 150, narrow: 112, top: 20, bottom: 26 };
 const LEAST_HEIGHT = 150;
 const MOST_HEIGHT = 300;
 /** What a lens shows of itself before its rays begin, mm. */
@@ -89,7 +89,7 @@ function layOut(optics: Optics, bare: RayPath, converted: RayPath, width: number
     converted.haloMm,
     ...[...bare.axial, ...bare.edge].flatMap((ray) => ray.map((p) => Math.abs(p.y))),
   );
-  const inner = Math.max(80, width - ROOM.left - (width > 520 ? ROOM.right : 60));
+  const inner = Math.max(80, width - ROOM.left - (width > 520 ? ROOM.right : ROOM.narrow));
   const most = (MOST_HEIGHT - ROOM.top - ROOM.bottom) / (2 * tallest);
   const scale = Math.min(inner / (to - from), most);
   const height = Math.max(LEAST_HEIGHT, 2 * tallest * scale + ROOM.top + ROOM.bottom);

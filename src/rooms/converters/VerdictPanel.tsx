@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { basisWords } from '@/core/converters/bases';
 import type { ConverterColumn } from '@/core/converters/columns';
 import { techniquesFor } from '@/core/converters/technique';
-import { verdictOfWeighing } from '@/core/converters/verdict';
+import type { WeighingVerdict } from '@/core/converters/verdict';
 import type { DepthBasis, DepthOfField } from '@/core/optics/depth';
 import { metres, times } from '@/core/words/figures';
 import { engraved, PHONE } from '@/ui/theme/type';
@@ -126,12 +126,12 @@ interface VerdictPanelProps {
   base: ConverterColumn;
   column: ConverterColumn | null;
   crop: ConverterColumn | null;
+  verdict: WeighingVerdict | null;
 }
 
 /** Converter, crop, or a step closer; depth on three bases; what to do where sharpness is lost. */
-export function VerdictPanel({ base, column, crop }: VerdictPanelProps) {
+export function VerdictPanel({ base, column, crop, verdict }: VerdictPanelProps) {
   const inHand = column ?? base;
-  const verdict = column ? verdictOfWeighing(base, column) : null;
   const { depthBases } = inHand.report.picture;
   const notes = techniquesFor(inHand);
   return (

@@ -46,6 +46,14 @@ const Table = styled.table`
       min-width: 112px;
       max-width: 112px;
     }
+    td span {
+      max-width: 104px;
+      margin-left: auto;
+      white-space: normal;
+    }
+    thead span {
+      max-width: 92px;
+    }
   }
 `;
 

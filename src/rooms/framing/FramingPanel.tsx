@@ -124,7 +124,10 @@ function Moved({ framing }: { framing: Framing }) {
           const { headline, sentence } = movedWords(first.shot, o.shot, scene);
           return (
             <div key={o.key} style={i > 0 ? { marginTop: 14 } : undefined}>
-              <h2 data-testid={i === 0 ? 'moved' : undefined}>{headline}</h2>
+              <h2 data-testid={i === 0 ? 'moved' : undefined}>
+                {others.length > 1 && `${i + 2}: `}
+                {headline}
+              </h2>
               <Sentence>{sentence}</Sentence>
             </div>
           );

@@ -28,10 +28,10 @@ const Head = styled.div`
   align-items: baseline;
   gap: 8px;
   min-width: 0;
-  > :nth-child(2) {
+  > :nth-child(3) {
     min-width: 0;
   }
-  > :nth-child(3) {
+  > :nth-child(4) {
     margin-left: auto;
   }
 `;
@@ -125,6 +125,7 @@ const RigPicker = memo(function RigPicker({
 }: PickerProps) {
   return (
     <Head>
+      <b>{index + 1}</b>
       <Swatch width="18" height="8" aria-hidden="true">
         <line
           x1="0"

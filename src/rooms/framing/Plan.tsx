@@ -22,6 +22,8 @@ const Words = styled.figcaption`
 `;
 
 const Drawing = styled.div`
+  position: relative;
+  overflow: hidden;
   flex: 1;
   min-height: 190px;
   background: var(--well);

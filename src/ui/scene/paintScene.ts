@@ -1,5 +1,5 @@
 /** Paints the scene as a rig pictures it, from the core's own outlines and light. */
-import { falloffOf, pictureOf, type Shape } from '@/core/framing/picture';
+import { falloffOf, pictureOf, type Falloff, type Shape } from '@/core/framing/picture';
 import type { Scene } from '@/core/framing/scene';
 import type { Shot } from '@/core/framing/shot';
 import type { Theme } from '../theme/themeScript';
@@ -11,37 +11,49 @@ export interface Canvas {
   heightPx: number;
 }
 
+/** Where the middle of the picture falls on the canvas, and px for a mm of it. */
+export interface Placing {
+  xPx: number;
+  yPx: number;
+  scale: number;
+  /** How much narrower it lies across: the squeeze of an anamorphic on its sensor; 1 for a picture as seen. */
+  squeeze: number;
+}
+
 /** What is far out of focus is painted small and laid over the picture large: it is soft anyhow. */
 const SOFT_SHARE = 0.25;
 
-function trace(context: CanvasRenderingContext2D, { points }: Shape, scale: number): void {
+function trace(context: CanvasRenderingContext2D, { points }: Shape): void {
   context.beginPath();
-  for (const { xMm, yMm } of points) context.lineTo(xMm * scale, yMm * scale);
+  for (const { xMm, yMm } of points) context.lineTo(xMm, yMm);
   context.closePath();
+}
+
+/** From now on the canvas is measured in mm of the picture, from its middle. */
+function place(context: CanvasRenderingContext2D, placing: Placing, share = 1): void {
+  const { xPx, yPx, scale, squeeze } = placing;
+  context.translate(xPx * share, yPx * share);
+  context.scale((scale * share) / squeeze, scale * share);
 }
 
 /** The layer of what is out of focus; one for the page, as large as it was last asked for. */
 let softLayer: HTMLCanvasElement | null = null;
 
-function paintSoft(
-  { context, widthPx, heightPx }: Canvas,
-  shapes: readonly Shape[],
-  scale: number,
-  theme: Theme,
-): void {
+function paintSoft(canvas: Canvas, shapes: readonly Shape[], placing: Placing, theme: Theme): void {
+  const { context, widthPx, heightPx } = canvas;
   softLayer ??= document.createElement('canvas');
   softLayer.width = Math.max(1, Math.round(widthPx * SOFT_SHARE));
   softLayer.height = Math.max(1, Math.round(heightPx * SOFT_SHARE));
   const soft = softLayer.getContext('2d');
   if (!soft) return;
-  soft.translate(softLayer.width / 2, softLayer.height / 2);
+  place(soft, placing, SOFT_SHARE);
   for (const shape of shapes) {
-    const blurPx = shape.blurMm * scale;
+    const blurPx = shape.blurMm * placing.scale;
     soft.filter =
       shape.ink === 'beam' && blurPx > LEAST_BLUR_PX
         ? `blur(${(deviationOf(blurPx) * SOFT_SHARE).toFixed(2)}px)`
         : 'none';
-    trace(soft, shape, scale * SOFT_SHARE);
+    trace(soft, shape);
     soft.fillStyle = SCENE_INKS[theme][shape.ink];
     soft.fill();
   }
@@ -51,38 +63,59 @@ function paintSoft(
 }
 
 /** The halo's light as black that grows where it falls off. */
-function paintShade({ context, widthPx, heightPx }: Canvas, shot: Shot, scale: number): void {
-  const { xMm, yMm, squeeze, lightAt, reachMm } = falloffOf(shot);
+export function paintShade(
+  { context, widthPx, heightPx }: Canvas,
+  falloff: Falloff,
+  placing: Placing,
+): void {
+  const { xMm, yMm, squeeze, lightAt, reachMm } = falloff;
   context.save();
-  context.translate(widthPx / 2 + xMm * scale, heightPx / 2 + yMm * scale);
+  place(context, placing);
+  context.translate(xMm, yMm);
   context.scale(squeeze, 1);
-  const gradient = context.createRadialGradient(0, 0, 0, 0, 0, Math.max(0.01, reachMm * scale));
+  const gradient = context.createRadialGradient(0, 0, 0, 0, 0, Math.max(0.01, reachMm));
   for (const { share, alpha } of shadeStops(lightAt, reachMm))
     gradient.addColorStop(share, `rgb(0 0 0 / ${alpha.toFixed(4)})`);
   context.fillStyle = gradient;
-  context.fillRect(-widthPx * 2, -heightPx * 2, widthPx * 4, heightPx * 4);
+  const far = (2 * (widthPx + heightPx)) / placing.scale;
+  context.fillRect(-far, -far, 2 * far, 2 * far);
+  context.restore();
+}
+
+/** The scene without the halo's falloff. */
+export function paintThings(
+  canvas: Canvas,
+  shapes: readonly Shape[],
+  placing: Placing,
+  theme: Theme,
+): void {
+  const { context } = canvas;
+  const isSoft = ({ ink }: Shape) => ink === 'wall' || ink === 'floor' || ink === 'beam';
+  paintSoft(canvas, shapes.filter(isSoft), placing, theme);
+  context.save();
+  place(context, placing);
+  for (const shape of shapes.filter((s) => !isSoft(s))) {
+    trace(context, shape);
+    context.fillStyle = SCENE_INKS[theme][shape.ink];
+    context.fill();
+    if (shape.ink === 'lamp') {
+      context.strokeStyle = SCENE_INKS[theme].lampRim;
+      context.lineWidth = 1 / placing.scale;
+      context.stroke();
+    }
+  }
   context.restore();
 }
 
 /** Paints the whole picture over the canvas; its sides are as the delivered frame's. */
 export function paintScene(canvas: Canvas, shot: Shot, scene: Scene, theme: Theme): void {
-  const { context, widthPx, heightPx } = canvas;
-  const scale = widthPx / shot.picture.widthMm;
-  const shapes = pictureOf(shot, scene);
-  const isSoft = ({ ink }: Shape) => ink === 'wall' || ink === 'floor' || ink === 'beam';
-  paintSoft(canvas, shapes.filter(isSoft), scale, theme);
-  context.save();
-  context.translate(widthPx / 2, heightPx / 2);
-  for (const shape of shapes.filter((s) => !isSoft(s))) {
-    trace(context, shape, scale);
-    context.fillStyle = SCENE_INKS[theme][shape.ink];
-    context.fill();
-    if (shape.ink === 'lamp') {
-      context.strokeStyle = SCENE_INKS[theme].lampRim;
-      context.lineWidth = 1;
-      context.stroke();
-    }
-  }
-  context.restore();
-  paintShade(canvas, shot, scale);
+  const { widthPx, heightPx } = canvas;
+  const placing: Placing = {
+    xPx: widthPx / 2,
+    yPx: heightPx / 2,
+    scale: heightPx / shot.picture.heightMm,
+    squeeze: 1,
+  };
+  paintThings(canvas, pictureOf(shot, scene), placing, theme);
+  paintShade(canvas, falloffOf(shot), placing);
 }

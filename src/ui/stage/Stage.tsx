@@ -9,6 +9,7 @@ import { useTheme } from '../theme/useTheme';
 import { useLatest } from '../useLatest';
 import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
+import { paintThrough, type Shown } from './paintThrough';
 import { PointReading } from './PointReading';
 import { StageLines } from './StageLines';
 import { StageTools } from './StageTools';
@@ -58,11 +59,12 @@ const Hand = styled.div`
 
 interface PaintProps {
   report: Report;
+  shown: Shown;
   view: StageView;
   theme: Theme;
 }
 
-function Paint({ report, view, theme }: PaintProps) {
+function Paint({ report, shown, view, theme }: PaintProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { halo, frame } = report;
   useEffect(() => {
@@ -76,8 +78,9 @@ function Paint({ report, view, theme }: PaintProps) {
       element.height = h;
     }
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
-    paintHalo(context, halo.model, frame.delivered, view, theme);
-  }, [halo.model, frame, view, theme]);
+    if (shown.kind === 'light') paintHalo(context, halo.model, frame.delivered, view, theme);
+    else paintThrough(context, shown, halo.model, frame.delivered, view, theme);
+  }, [halo.model, frame, shown, view, theme]);
   return <canvas ref={canvas} aria-hidden="true" />;
 }
 
@@ -109,6 +112,8 @@ interface StageProps {
   report: Report;
   /** A state to compare with, drawn as lines. */
   ghost: Ghost | null;
+  /** What the light shows. */
+  shown: Shown;
   /** Said over the picture while it is not the rig at rest as it is set: a way looked at, a wander. */
   said: string | null;
   /** How far the rig lets itself be shifted, mm; 0 where it does not. */
@@ -119,7 +124,8 @@ interface StageProps {
 }
 
 /** The sensor plane: halo, read-out area, delivered frame and corner readings, all from the core. */
-export function Stage({ report, ghost, said, shiftRangeMm, onShift, onPin }: StageProps) {
+export function Stage(props: StageProps) {
+  const { report, ghost, shown, said, shiftRangeMm, onShift, onPin } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [theme] = useTheme();
   const zoom = useStageZoom(ref, report.frame.readOut, width, height);
@@ -135,7 +141,7 @@ export function Stage({ report, ghost, said, shiftRangeMm, onShift, onPin }: Sta
         {width > 0 && height > 0 && (
           <>
             <figure role="img" aria-label={words}>
-              <Paint report={report} view={view} theme={theme} />
+              <Paint report={report} shown={shown} view={view} theme={theme} />
               <StageLines report={report} view={view} ghost={ghost} />
             </figure>
             <Hand

@@ -74,6 +74,12 @@ function haloGradient(
   return gradient;
 }
 
+/** Ground of the stage, as a colour. */
+export const WELLS: Readonly<Record<Theme, string>> = {
+  dark: rgb(DARK_WELL),
+  daylight: rgb(DAY_WELL),
+};
+
 export interface FrameMm {
   widthMm: number;
   heightMm: number;
@@ -93,7 +99,7 @@ export function paintHalo(
   const { widthPx, heightPx, pxPerMm } = view;
   const { xPx, yPx } = toPx(view, { xMm: -frame.widthMm / 2, yMm: -frame.heightMm / 2 });
   context.globalAlpha = 1;
-  context.fillStyle = theme === 'dark' ? rgb(DARK_WELL) : rgb(DAY_WELL);
+  context.fillStyle = WELLS[theme];
   context.fillRect(0, 0, widthPx, heightPx);
   const gradient = haloGradient(context, halo, view, theme);
   context.globalAlpha = OUTSIDE_ALPHA[theme];

@@ -1,0 +1,51 @@
+/** A picture of the user's own, to be seen through a rig; it stays in the browser. */
+import { containerOf, pictureSize } from '@/core/measure/file/container';
+import { MOST_PIXELS } from '@/core/measure/file/decode';
+
+export interface OwnPicture {
+  name: string;
+  image: ImageBitmap;
+  /** Focal length on 36x24 of its view, mm, as the file tells it; null where it does not. */
+  toldMm: number | null;
+}
+
+/** More across than a stage shows is not kept. */
+const MOST_ACROSS_PX = 2400;
+const MOST_BYTES = 200e6;
+
+/** The focal length on 36x24 a camera wrote into the file. */
+async function told(bytes: Uint8Array): Promise<number | null> {
+  try {
+    const { parse } = (await import('exifr')).default;
+    const tags = (await parse(bytes, { tiff: true, exif: true })) as Record<string, unknown> | null;
+    const mm = tags?.FocalLengthIn35mmFormat;
+    return typeof mm === 'number' && mm >= 1 && mm <= 5000 ? mm : null;
+  } catch {
+    // A file without readable settings tells nothing.
+    return null;
+  }
+}
+
+/** Reads a JPEG or PNG; fails with a sentence about the file. */
+export async function readOwnPicture(file: File): Promise<OwnPicture> {
+  if (file.size > MOST_BYTES)
+    throw new Error(`${file.name} is larger than ${MOST_BYTES / 1e6} MB.`);
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const kind = containerOf(bytes);
+  if (kind !== 'jpeg' && kind !== 'png')
+    throw new Error(`${file.name} is not a JPEG or PNG picture.`);
+  const size = pictureSize(bytes);
+  if (!size || size.widthPx === 0 || size.heightPx === 0)
+    throw new Error(`${file.name} is damaged: it does not tell its size.`);
+  if (size.widthPx * size.heightPx > MOST_PIXELS)
+    throw new Error(`${file.name} has more than ${MOST_PIXELS / 1e6} million pixels.`);
+  try {
+    const image = await createImageBitmap(
+      file,
+      size.widthPx > MOST_ACROSS_PX ? { resizeWidth: MOST_ACROSS_PX, resizeQuality: 'high' } : {},
+    );
+    return { name: file.name, image, toldMm: await told(bytes) };
+  } catch {
+    throw new Error(`${file.name} is damaged: it cannot be decoded.`);
+  }
+}
