@@ -118,9 +118,8 @@ interface OpenWeighingProps {
   onChoose: (id: string) => void;
 }
 
-/** A lens on a body: what every converter would make of it. */
-export function OpenWeighing(props: OpenWeighingProps) {
-  const { workspace, shell, bench, record, rig, chosen, onChoose } = props;
+/** What there is to weigh with the rig as it is set, and which of it is in hand. */
+function useWeighing({ workspace, record, rig, chosen, onChoose }: OpenWeighingProps) {
   const { lens, body, mode } = rig;
   const { parts: kit, mounts } = workspace;
   // What stands between does not change while rings are turned.
@@ -137,8 +136,6 @@ export function OpenWeighing(props: OpenWeighingProps) {
     [base, converters, crop],
   );
   const verdict = useMemo(() => (inHand ? verdictOfWeighing(base, inHand) : null), [base, inHand]);
-  const play = usePlay();
-  const [showRings, setShowRings] = useState(false);
   const step = useCallback(
     (by: number) => {
       const at = converters.findIndex((c) => c.id === inHand?.id);
@@ -147,6 +144,16 @@ export function OpenWeighing(props: OpenWeighingProps) {
     },
     [converters, inHand, onChoose],
   );
+  return { trains, weighing, base, inHand, crop, columns, verdict, step };
+}
+
+/** A lens on a body: what every converter would make of it. */
+export function OpenWeighing(props: OpenWeighingProps) {
+  const { shell, bench, record, rig, onChoose } = props;
+  const { lens, body, mode } = rig;
+  const { trains, weighing, base, inHand, crop, columns, verdict, step } = useWeighing(props);
+  const play = usePlay();
+  const [showRings, setShowRings] = useState(false);
   useShellKeys(shell, { p: play.play, '[': () => step(-1), ']': () => step(1) });
   const facts = [fullName(lens), fullName(body), mode.name].join(' · ');
   const set = `${fixed(rig.settings.focalMm, 0)} mm, f/${fixed(rig.settings.fNumber, 1)}, ${rig.settings.focusM === null ? '∞' : `${fixed(rig.settings.focusM, rig.settings.focusM < 10 ? 2 : 0)} m`}`;
