@@ -2,7 +2,7 @@
 import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { resolutionOf } from '../kit/records/lens';
 import { converterOrCrop } from '../rig/report/sharpness';
-import { lensFNumberOf } from '../rig/train';
+import { trainFactor } from '../rig/train';
 import { lightAgainst } from './rowFigures';
 import { customaryStops } from '../optics/stops';
 import { fixed, metres, mm, percent, stopsWords } from '../words/figures';
@@ -118,9 +118,22 @@ function reducerVerdict(base: ConverterColumn, column: ConverterColumn): Weighin
   };
 }
 
+/** Glass before the lens that reaches: it takes no light but its own, and nobody told how sharp it is. */
+function frontVerdict(base: ConverterColumn, column: ConverterColumn): WeighingVerdict {
+  const { title, reach, report } = column;
+  const takes = -lightAgainst({ column, base });
+  return {
+    headline: `${title} reaches farther`,
+    because: `The view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)} at the same f-number; its glass takes ${stopsWords(takes, 2)}. Corners: ${report.verdict.kind}, ${base.report.verdict.kind} without it.`,
+    sure: 'How sharp glass before a lens is no figure here tells: two test frames of fine detail, cropped and converted, settle it.',
+    steps: stepWords(base, reach),
+  };
+}
+
 /** What to use, with the reason and how sure it is. Figures of the lens are its own or those of its class. */
 export function verdictOfWeighing(base: ConverterColumn, column: ConverterColumn): WeighingVerdict {
-  return column.reach > 1 && lensFNumberOf(column.report.optics.train) > 0
+  if (column.reach <= 1) return reducerVerdict(base, column);
+  return trainFactor(column.rig.parts) > 1
     ? converterVerdict(base, column)
-    : reducerVerdict(base, column);
+    : frontVerdict(base, column);
 }

@@ -236,6 +236,24 @@ describe('converter, crop, or closer', () => {
     expect(verdictOfWeighing(waders.base, column('×0.70 in front')).headline).toMatch(/no light/);
   });
 
+  it('glass before the lens that reaches takes no light but its own', () => {
+    const front = partOf('front converter', {
+      id: 'front',
+      factor: 1.5,
+      transmission: 0.9,
+      thicknessMm: 60,
+    });
+    const rig = plainRig({ settings: { focusM: 10 } });
+    const { base, converters } = weigh(rig, trainsFor(rig, [partOf('plain adapter'), front]));
+    const long = converters.find((c) => c.reach === 1.5)!;
+    expect(long.report.optics.train.fNumber).toBe(2);
+    const { headline, because, sure } = verdictOfWeighing(base, long);
+    expect(headline).toBe('×1.50 in front reaches farther');
+    expect(because).toContain('75 mm on 36×24 in place of 50 mm'); // 50 × 1.5
+    expect(because).toContain('takes 0.15 stop'); // log₂ 0.9, STANDARDS, 3
+    expect(sure).toMatch(/no figure here tells/);
+  });
+
   it('notes are said where they hold, each with its cause', () => {
     const ids = techniquesFor(column('×2.00')).map((t) => t.id);
     expect(ids).toEqual(expect.arrayContaining(['support', 'stop down', 'haze', 'dim', 'hood']));

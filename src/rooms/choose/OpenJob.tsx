@@ -14,6 +14,7 @@ import { stored } from '@/shell/tell';
 import { useShellKeys, type Shell } from '@/shell/useShell';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
+import { RoomColumns } from '@/ui/controls/roomLayout';
 import { PHONE } from '@/ui/theme/type';
 import { JobSentence } from './JobSentence';
 import { ListBar, NoRows } from './ListBar';
@@ -23,16 +24,6 @@ import { SidePanel } from './SidePanel';
 import { useFound, type Search } from './useFound';
 import type { JobInHand } from './useJob';
 import { useList } from './useList';
-
-const Columns = styled.main`
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 332px;
-  @media ${PHONE} {
-    display: block;
-  }
-`;
 
 const Left = styled.section`
   min-width: 0;
@@ -127,7 +118,7 @@ export function OpenJob(props: OpenJobProps) {
   );
   useShellKeys(shell, { '/': () => list.find.current?.focus(), n: list.turnNear });
   return (
-    <Columns>
+    <RoomColumns>
       <Left aria-label="Rigs for the job">
         <JobSentence job={job} onChange={change} leftOut={leftOut} />
         {isLinked && (
@@ -160,6 +151,6 @@ export function OpenJob(props: OpenJobProps) {
         onOnlyFront={list.showOnly}
         onChoose={list.show}
       />
-    </Columns>
+    </RoomColumns>
   );
 }

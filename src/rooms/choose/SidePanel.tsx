@@ -10,7 +10,8 @@ import { lightWords, viewWords, wayOutOf } from '@/core/choose/words';
 import type { Job } from '@/core/kit/records/job';
 import { fixed } from '@/core/words/figures';
 import { TextButton } from '@/ui/controls/Buttons';
-import { engraved, PHONE } from '@/ui/theme/type';
+import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
+import { engraved } from '@/ui/theme/type';
 import { wholeName, type Namer } from './names';
 
 const ChartPlace = styled.div`
@@ -22,30 +23,20 @@ const FrontChart = dynamic(() => import('./FrontChart'), {
   loading: () => <ChartPlace />,
 });
 
-const Panel = styled.aside`
-  border-left: 1px solid var(--line);
-  padding: 12px 16px 24px;
-  overflow: auto;
+/* Its parts are as weighty as one another: each has a quiet heading. */
+const Panel = styled(RoomSide)`
   h2 {
     margin-top: 14px;
     padding-bottom: 3px;
     border-bottom: 1px solid var(--line);
+    font-size: inherit;
+    line-height: inherit;
     font-weight: 650;
     color: var(--muted);
   }
   h2:first-child {
     margin-top: 0;
   }
-  @media ${PHONE} {
-    border: 0;
-    border-top: 1px solid var(--line);
-    overflow: visible;
-  }
-`;
-
-const Muted = styled.p`
-  margin-top: 4px;
-  color: var(--muted);
 `;
 
 const Acts = styled.div`
@@ -135,12 +126,12 @@ function Front({ found, nameOf, onlyFront, onOnlyFront, onChoose }: SidePanelPro
           </Acts>
         </>
       ) : (
-        <Muted>Nothing with a known {word} passes.</Muted>
+        <SideNote>Nothing with a known {word} passes.</SideNote>
       )}
       {unknown > 0 && (
-        <Muted>
+        <SideNote>
           {unknown} of {found.passing.length} have no known {word} and stand on no chart.
-        </Muted>
+        </SideNote>
       )}
     </>
   );
@@ -155,7 +146,7 @@ function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
   return (
     <>
       <h2>Fewest rigs for all the views</h2>
-      {!plan && <Muted>Nothing passes, so there is none.</Muted>}
+      {!plan && <SideNote>Nothing passes, so there is none.</SideNote>}
       <ul>
         {plan?.steps.map(({ candidate, views }) => (
           <Step key={`${candidateKey(candidate)}/${views.from}`}>
@@ -197,7 +188,7 @@ function Shortlist({ shortlist, nameOf }: SidePanelProps) {
     return (
       <>
         <h2>Shortlist</h2>
-        <Muted>Rows with a star stand here side by side.</Muted>
+        <SideNote>Rows with a star stand here side by side.</SideNote>
       </>
     );
   return (

@@ -1,13 +1,11 @@
 'use client';
 import { useMemo, useState } from 'react';
-import styled from 'styled-components';
 import { readWith, withQuery } from '@/core/exchange/converterLink';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { isMissing } from '@/core/rig/rig';
-import { RigChoice } from '@/gear/GearChoice';
-import { rigOptions } from '@/gear/options';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { LackingRig } from '@/shell/LackingRig';
+import { RigTool } from '@/shell/RigTool';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
@@ -15,11 +13,6 @@ import { useBench } from '@/shell/useBench';
 import { useShell } from '@/shell/useShell';
 import { RibbonPatterns } from '@/ui/marks/RibbonPatterns';
 import { OpenWeighing } from './OpenWeighing';
-
-const RigPlace = styled.div`
-  flex: 1;
-  min-width: 0;
-`;
 
 const SHORTCUTS = [
   { keys: 'p', does: 'play between bare and converted' },
@@ -34,17 +27,7 @@ function OpenConverters({ workspace }: { workspace: Workspace }) {
   const bench = useBench(workspace, shell.tell, withQuery(chosen));
   const { record, rig, actions } = bench;
   const tools = useMemo(
-    () =>
-      record && (
-        <RigPlace>
-          <RigChoice
-            bare
-            groups={[rigOptions(workspace.rigs)]}
-            chosen={record.id}
-            onChoose={actions.choose}
-          />
-        </RigPlace>
-      ),
+    () => record && <RigTool rigs={workspace.rigs} chosen={record.id} onChoose={actions.choose} />,
     [workspace.rigs, record, actions],
   );
   return (

@@ -13,32 +13,12 @@ import { ROOMS } from '@/shell/rooms';
 import type { Bench } from '@/shell/useBench';
 import { useShellKeys, type Shell } from '@/shell/useShell';
 import { ActingButton } from '@/ui/controls/Buttons';
+import { RoomColumns, RoomLarge } from '@/ui/controls/roomLayout';
 import { oneLine, PHONE } from '@/ui/theme/type';
 import { RayDrawing } from './RayDrawing';
 import { usePlay } from './usePlay';
 import { VerdictPanel } from './VerdictPanel';
 import { WeighTable } from './WeighTable';
-
-const Columns = styled.main`
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 332px;
-  @media ${PHONE} {
-    display: block;
-  }
-`;
-
-const Left = styled.section`
-  min-width: 0;
-  min-height: 0;
-  overflow: auto;
-  padding: 10px 16px 20px;
-  @media ${PHONE} {
-    padding: 10px 10px 16px;
-    overflow: visible;
-  }
-`;
 
 const Top = styled.div`
   display: flex;
@@ -158,8 +138,8 @@ export function OpenWeighing(props: OpenWeighingProps) {
   const facts = [fullName(lens), fullName(body), mode.name].join(' · ');
   const set = `${fixed(rig.settings.focalMm, 0)} mm, f/${fixed(rig.settings.fNumber, 1)}, ${rig.settings.focusM === null ? '∞' : `${fixed(rig.settings.focusM, rig.settings.focusM < 10 ? 2 : 0)} m`}`;
   return (
-    <Columns>
-      <Left aria-label="What the glass does">
+    <RoomColumns>
+      <RoomLarge aria-label="What the glass does">
         <Top>
           <h1>{record.name}</h1>
           <Facts title={facts}>{facts}</Facts>
@@ -209,8 +189,8 @@ export function OpenWeighing(props: OpenWeighingProps) {
             </ul>
           </Unfitting>
         )}
-      </Left>
+      </RoomLarge>
       <VerdictPanel base={base} column={inHand} crop={crop} verdict={verdict} />
-    </Columns>
+    </RoomColumns>
   );
 }

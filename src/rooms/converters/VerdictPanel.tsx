@@ -6,42 +6,13 @@ import { techniquesFor } from '@/core/converters/technique';
 import type { WeighingVerdict } from '@/core/converters/verdict';
 import type { DepthBasis, DepthOfField } from '@/core/optics/depth';
 import { metres, times } from '@/core/words/figures';
-import { engraved, PHONE } from '@/ui/theme/type';
-
-const Panel = styled.aside`
-  border-left: 1px solid var(--line);
-  padding: 14px 16px 24px;
-  overflow: auto;
-  h2 {
-    font-size: 20px;
-    line-height: 1.2;
-    font-weight: 650;
-    text-wrap: balance;
-  }
-  h3 {
-    margin-top: 16px;
-    padding-bottom: 3px;
-    border-bottom: 1px solid var(--line);
-    font-size: 13px;
-    font-weight: 650;
-    color: var(--muted);
-  }
-  @media ${PHONE} {
-    border: 0;
-    border-top: 1px solid var(--line);
-    overflow: visible;
-  }
-`;
+import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
+import { engraved } from '@/ui/theme/type';
 
 const Because = styled.p`
   margin-top: 6px;
   font-size: 15px;
   line-height: 1.35;
-`;
-
-const Muted = styled.p`
-  margin-top: 4px;
-  color: var(--muted);
 `;
 
 const Basis = styled.div`
@@ -135,24 +106,24 @@ export function VerdictPanel({ base, column, crop, verdict }: VerdictPanelProps)
   const { depthBases } = inHand.report.picture;
   const notes = techniquesFor(inHand);
   return (
-    <Panel aria-label="What to use">
+    <RoomSide aria-label="What to use">
       <h2 data-testid="weighing">{verdict?.headline ?? 'Nothing to weigh'}</h2>
       {verdict && <Because>{verdict.because}</Because>}
-      {verdict?.steps && <Muted>{verdict.steps}</Muted>}
-      {verdict && <Muted>{verdict.sure}</Muted>}
+      {verdict?.steps && <SideNote>{verdict.steps}</SideNote>}
+      {verdict && <SideNote>{verdict.sure}</SideNote>}
       {crop && (
-        <Muted>
+        <SideNote>
           The crop to the same view has as many pixels on the subject as the bare lens, and the same
           noise as the converter but for what its glass takes.
-        </Muted>
+        </SideNote>
       )}
       <h3>Depth of field, on three bases</h3>
       {depthBases.length === 0 ? (
-        <Muted>
+        <SideNote>
           {inHand.rig.settings.focusM === null
             ? 'At infinity there is no subject to compare: focus nearer to see the three bases.'
             : 'Nothing behind the lens magnifies here.'}
-        </Muted>
+        </SideNote>
       ) : (
         depthBases.map((basis) => {
           const { title, sentence } = basisWords(inHand, basis);
@@ -181,6 +152,6 @@ export function VerdictPanel({ base, column, crop, verdict }: VerdictPanelProps)
           </ul>
         </>
       )}
-    </Panel>
+    </RoomSide>
   );
 }

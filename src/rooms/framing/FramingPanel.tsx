@@ -11,43 +11,14 @@ import { TextButton } from '@/ui/controls/Buttons';
 import { MenuButton } from '@/ui/controls/MenuButton';
 import { WhyPopover } from '@/ui/controls/WhyRow';
 import { FlagField } from '@/ui/form/FlagField';
-import { engraved, PHONE } from '@/ui/theme/type';
+import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
+import { engraved } from '@/ui/theme/type';
 import type { Framing, FramingActions } from './useFraming';
-
-const Panel = styled.aside`
-  border-left: 1px solid var(--line);
-  padding: 14px 16px 24px;
-  overflow: auto;
-  h2 {
-    font-size: 20px;
-    line-height: 1.2;
-    font-weight: 650;
-    text-wrap: balance;
-  }
-  h3 {
-    margin-top: 16px;
-    padding-bottom: 3px;
-    border-bottom: 1px solid var(--line);
-    font-size: 13px;
-    font-weight: 650;
-    color: var(--muted);
-  }
-  @media ${PHONE} {
-    border: 0;
-    border-top: 1px solid var(--line);
-    overflow: visible;
-  }
-`;
 
 const Sentence = styled.p`
   margin-top: 6px;
   font-size: 15px;
   line-height: 1.35;
-`;
-
-const Muted = styled.p`
-  margin-top: 6px;
-  color: var(--muted);
 `;
 
 const Row = styled.div`
@@ -136,13 +107,15 @@ function Moved({ framing }: { framing: Framing }) {
         <h2>One picture alone</h2>
       )}
       {follows.length > 0 && (
-        <Muted role="status">
+        <SideNote role="status">
           {follows.map((f) => f.words).join(', ')} cannot show him as large from anywhere it
           focuses.
-        </Muted>
+        </SideNote>
       )}
       {framing.lost > 0 && (
-        <Muted role="status">{framing.lost} of the rigs asked for are not in this workspace.</Muted>
+        <SideNote role="status">
+          {framing.lost} of the rigs asked for are not in this workspace.
+        </SideNote>
       )}
     </>
   );
@@ -223,7 +196,7 @@ export function FramingPanel({ framing, workspace, tell, saves }: FramingPanelPr
   const close = useCallback(() => setAsked(null), []);
   const answered = asked ? framed[asked.index] : undefined;
   return (
-    <Panel aria-label="What the picture becomes">
+    <RoomSide aria-label="What the picture becomes">
       <Moved framing={framing} />
       <h3>Between {framed.length === 2 ? 'the two' : 'them'}</h3>
       {FRAMING_ROWS.map((row) => (
@@ -260,6 +233,6 @@ export function FramingPanel({ framing, workspace, tell, saves }: FramingPanelPr
           onClose={close}
         />
       )}
-    </Panel>
+    </RoomSide>
   );
 }

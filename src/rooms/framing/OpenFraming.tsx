@@ -6,7 +6,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { useShellKeys, type Shell } from '@/shell/useShell';
 import { useLatest } from '@/ui/useLatest';
 import { useTheme } from '@/ui/theme/useTheme';
-import { PHONE } from '@/ui/theme/type';
+import { RoomColumns, RoomLarge } from '@/ui/controls/roomLayout';
 import { picturesSvg } from '@/ui/scene/sceneSvg';
 import { download } from '@/shell/files';
 import { guarded } from '@/shell/tell';
@@ -16,28 +16,10 @@ import { Plan } from './Plan';
 import { pngOfPictures } from './pngOfPictures';
 import { useFraming } from './useFraming';
 
-const Columns = styled.main`
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 312px;
-  @media ${PHONE} {
-    display: block;
-  }
-`;
-
-const Left = styled.section`
-  min-width: 0;
-  min-height: 0;
-  overflow: auto;
-  padding: 10px 16px 16px;
+const Left = styled(RoomLarge)`
   display: flex;
   flex-direction: column;
   gap: 10px;
-  @media ${PHONE} {
-    padding: 10px;
-    overflow: visible;
-  }
 `;
 
 interface OpenFramingProps {
@@ -73,12 +55,12 @@ export function OpenFraming({ workspace, shell }: OpenFramingProps) {
     [now, tell],
   );
   return (
-    <Columns>
+    <RoomColumns>
       <Left aria-label="The scene through each rig">
         <Pictures framing={framing} workspace={workspace} />
         {framed.length > 0 && <Plan framing={framing} />}
       </Left>
       <FramingPanel framing={framing} workspace={workspace} tell={tell} saves={saves} />
-    </Columns>
+    </RoomColumns>
   );
 }

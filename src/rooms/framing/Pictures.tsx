@@ -179,7 +179,7 @@ function Title({ framed, index, groups, framing }: TitleProps) {
         <span>{words}</span>
         <b>
           from {metres(shot.distanceM)}
-          {shot.askedM !== null && ' (no nearer)'}
+          {shot.askedM !== null && ` (no ${shot.askedM < shot.distanceM ? 'nearer' : 'farther'})`}
         </b>
       </Words>
     </div>

@@ -116,6 +116,27 @@ function Wedge({ framed, index, sheet }: { framed: Framed; index: number; sheet:
   );
 }
 
+/** What is in focus about the miller, as wide as the picture is there. */
+function InFocus({ framed, index, sheet }: { framed: Framed; index: number; sheet: Sheet }) {
+  const { shot } = framed;
+  const { nearM, farM } = shot.report.picture.depth;
+  const u = shot.subject.distanceMm / 1000;
+  const from = sheet.x0 + (nearM - u) * sheet.pxPerM;
+  const to = farM === null ? sheet.width : sheet.x0 + (farM - u) * sheet.pxPerM;
+  const half = (shot.field.widthM / 2) * sheet.pxPerM;
+  return (
+    <rect
+      x={from}
+      width={Math.max(1, Math.min(to, sheet.width) - from)}
+      y={sheet.y0 - half}
+      height={half * 2}
+      fill={inkOf(index)}
+      opacity="0.16"
+      pointerEvents="none"
+    />
+  );
+}
+
 interface CameraProps {
   framed: Framed;
   index: number;
@@ -290,8 +311,8 @@ export function Plan({ framing }: { framing: Framing }) {
   return (
     <Place>
       <Words>
-        Seen from above, to scale. Drag a camera, the second person or the lamps, or use the arrow
-        keys.
+        Seen from above, to scale, with what is in focus. Drag a camera, the second person or the
+        lamps, or use the arrow keys.
       </Words>
       <Drawing ref={place}>
         <svg
@@ -302,6 +323,9 @@ export function Plan({ framing }: { framing: Framing }) {
           <line x1="0" x2={sheet.width} y1={sheet.y0} y2={sheet.y0} stroke="var(--line)" />
           {framing.framed.map((f, i) => (
             <Wedge key={f.key} framed={f} index={i} sheet={sheet} />
+          ))}
+          {framing.framed.map((f, i) => (
+            <InFocus key={f.key} framed={f} index={i} sheet={sheet} />
           ))}
           <Scale sheet={sheet} />
           <Lamps framing={framing} sheet={sheet} />

@@ -21,37 +21,8 @@ import { cornerWords } from '@/core/words/corners';
 import { riskWords } from '@/core/words/risk';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import { engraved, PHONE } from '@/ui/theme/type';
-
-const Panel = styled.aside`
-  border-left: 1px solid var(--line);
-  padding: 14px 16px 24px;
-  overflow: auto;
-  h2 {
-    font-size: 20px;
-    line-height: 1.2;
-    font-weight: 650;
-    text-wrap: balance;
-  }
-  h3 {
-    margin-top: 16px;
-    padding-bottom: 3px;
-    border-bottom: 1px solid var(--line);
-    font-size: 13px;
-    font-weight: 650;
-    color: var(--muted);
-  }
-  @media ${PHONE} {
-    border: 0;
-    border-top: 1px solid var(--line);
-    overflow: visible;
-  }
-`;
-
-const Muted = styled.p`
-  margin-top: 4px;
-  color: var(--muted);
-`;
+import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
+import { engraved } from '@/ui/theme/type';
 
 const Trouble = styled.p`
   margin-top: 6px;
@@ -115,7 +86,7 @@ function SpotLine({ what, spot, spare = '' }: { what: string; spot: Spot; spare?
       <span>{what}</span>
       <span>
         {spotWords(spot)}
-        {spare && <Muted as="span"> {spare}</Muted>}
+        {spare && <SideNote as="span"> {spare}</SideNote>}
       </span>
     </Line>
   );
@@ -129,9 +100,9 @@ interface CellPanelProps {
 function CellPanel({ cell, onOpen }: CellPanelProps) {
   if (cell.verdict === null)
     return (
-      <Muted>
+      <SideNote>
         {cell.column}, {cell.row}: cannot be set, {cell.cannot}.
-      </Muted>
+      </SideNote>
     );
   const { verdict, coverage, halo } = evaluate(cell.rig);
   return (
@@ -142,10 +113,10 @@ function CellPanel({ cell, onOpen }: CellPanelProps) {
           <p>
             {cell.column}, {cell.row}: {verdict.kind}
           </p>
-          <Muted>
+          <SideNote>
             Corners {coverage.cornerStops.map(cornerWords).join(', ')}; risk{' '}
             {riskWords(verdict.risk)}, {halo.evidence.kind}.
-          </Muted>
+          </SideNote>
         </div>
       </ThisCell>
       <ActingButton style={{ paddingLeft: 0 }} onPress={onOpen}>
@@ -174,16 +145,16 @@ export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanel
   const waiting = isLost ? 'Not worked out' : 'Working it out…';
   const headline = known ? sweepHeadline(lens, known.now) : waiting;
   return (
-    <Panel aria-label="What the sweep says">
+    <RoomSide aria-label="What the sweep says">
       <h2 data-testid="sweep-answer" aria-live="polite">
         {problem ? problem.words : headline}
       </h2>
       {problem && <Trouble role="alert">{ifJoined(problem, `${headline}.`)}</Trouble>}
       {isLost && (
-        <Muted role="alert">The search broke off; turning anything starts it again.</Muted>
+        <SideNote role="alert">The search broke off; turning anything starts it again.</SideNote>
       )}
       {known?.now.gaps.map((gap) => (
-        <Muted key={gap.from}>{gapWords(gap)}.</Muted>
+        <SideNote key={gap.from}>{gapWords(gap)}.</SideNote>
       ))}
       {known && (
         <>
@@ -227,7 +198,7 @@ export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanel
         </>
       )}
       <h3>This frame</h3>
-      {cell ? <CellPanel cell={cell} onOpen={onOpen} /> : <Muted>Press a frame.</Muted>}
-    </Panel>
+      {cell ? <CellPanel cell={cell} onOpen={onOpen} /> : <SideNote>Press a frame.</SideNote>}
+    </RoomSide>
   );
 }

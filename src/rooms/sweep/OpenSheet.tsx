@@ -12,7 +12,8 @@ import { stored } from '@/shell/tell';
 import { useShellKeys, type Shell } from '@/shell/useShell';
 import { db } from '@/store/instance';
 import { commit, edited } from '@/store/journal';
-import { oneLine, PHONE } from '@/ui/theme/type';
+import { RoomColumns, RoomLarge } from '@/ui/controls/roomLayout';
+import { oneLine } from '@/ui/theme/type';
 import { useSize } from '@/ui/useSize';
 import { againstOptions } from './against';
 import { AnswerPanel } from './AnswerPanel';
@@ -22,27 +23,6 @@ import { SheetControls } from './SheetControls';
 import { useInHand, useSheets } from './useSheets';
 import type { Sweep } from './useSweep';
 import { useSwept } from './useSwept';
-
-const Columns = styled.main`
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 312px;
-  @media ${PHONE} {
-    display: block;
-  }
-`;
-
-const Sheets = styled.section`
-  min-width: 0;
-  min-height: 0;
-  overflow: auto;
-  padding: 12px 16px 20px;
-  @media ${PHONE} {
-    padding: 10px 10px 16px;
-    overflow: visible;
-  }
-`;
 
 const Top = styled.div`
   display: flex;
@@ -117,8 +97,8 @@ export function OpenSheet({ workspace, shell, sweeping, record, rig }: OpenSheet
     [workspace, rig, record.id],
   );
   return (
-    <Columns>
-      <Sheets aria-label="The rig over its settings">
+    <RoomColumns>
+      <RoomLarge aria-label="The rig over its settings">
         <Top>
           <h1>{record.name}</h1>
           <Facts>{factsOf(rig)}</Facts>
@@ -145,7 +125,7 @@ export function OpenSheet({ workspace, shell, sweeping, record, rig }: OpenSheet
             onOpen={open}
           />
         </div>
-      </Sheets>
+      </RoomLarge>
       <AnswerPanel
         rig={asked}
         answer={swept === 'lost' ? 'lost' : (known?.answer ?? null)}
@@ -153,6 +133,6 @@ export function OpenSheet({ workspace, shell, sweeping, record, rig }: OpenSheet
         onOpen={() => open(inHand.at, inHand.isOther)}
         onChange={change}
       />
-    </Columns>
+    </RoomColumns>
   );
 }

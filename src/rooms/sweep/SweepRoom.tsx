@@ -1,11 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { isMissing } from '@/core/rig/rig';
-import { RigChoice } from '@/gear/GearChoice';
-import { rigOptions } from '@/gear/options';
 import { EmptyRoom } from '@/shell/EmptyRoom';
+import { RigTool } from '@/shell/RigTool';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
@@ -13,11 +11,6 @@ import { LackingRig } from '@/shell/LackingRig';
 import { useShell } from '@/shell/useShell';
 import { OpenSheet } from './OpenSheet';
 import { useSweep } from './useSweep';
-
-const RigPlace = styled.div`
-  flex: 1;
-  min-width: 0;
-`;
 
 const SHORTCUTS = [
   { keys: 'arrows', does: 'from frame to frame, on the sheet' },
@@ -30,17 +23,7 @@ function OpenSweep({ workspace }: { workspace: Workspace }) {
   const sweeping = useSweep(workspace);
   const { record, rig, chooseRig } = sweeping;
   const tools = useMemo(
-    () =>
-      record && (
-        <RigPlace>
-          <RigChoice
-            bare
-            groups={[rigOptions(workspace.rigs)]}
-            chosen={record.id}
-            onChoose={chooseRig}
-          />
-        </RigPlace>
-      ),
+    () => record && <RigTool rigs={workspace.rigs} chosen={record.id} onChoose={chooseRig} />,
     [workspace.rigs, record, chooseRig],
   );
   return (
