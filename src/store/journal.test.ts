@@ -44,6 +44,15 @@ describe('the journal', () => {
     expect(await names(db)).toEqual(['bcd']);
   });
 
+  it('a change by hand right after a file is a step of its own', async () => {
+    const [mount] = tideMill.mounts;
+    const brought = { table: 'mounts' as const, id: mount!.id, after: mount! };
+    await commit(db, 'Open a file', [brought], { origin: 'file', mergeKey: 'typing' });
+    await rename(db, 'a', 'by hand', 'typing');
+    expect(await undo(db)).toBe('Rename to by hand');
+    expect((await steps(db)).undo).toBe('Open a file');
+  });
+
   it('writes nothing when nothing differs', async () => {
     expect(await rename(db, 'a', 'first')).toBe(true);
     expect(await rename(db, 'a', 'first')).toBe(false);

@@ -124,7 +124,7 @@ describe('pictures of one scene', () => {
 
   it('what is said of a lens on the Bench stands beside its picture', async () => {
     await page.openRig('rig=lamplight');
-    await page.unfold('What you know of the lens');
+    await page.unfold('The picture');
     await page.press('Say what you saw…');
     await page.choose('Corners', 'soft');
     await (await page.find('input[aria-label="Character, in your own words"]')).sendKeys('glows');

@@ -9,14 +9,23 @@ import {
   nothingKnown,
   type Knowledge,
 } from '@/core/kit/records/knowledge';
-import { knowledgeSummary, knownAt } from '@/core/rig/readings/known';
+import { knownAt } from '@/core/rig/readings/known';
 import type { Rig } from '@/core/rig/rig';
 import { apertureWords, focalWords } from '@/gear/rings';
 import { ActingButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
-import { Fold } from '@/ui/controls/Fold';
 import { engraved } from '@/ui/theme/type';
 import type { BenchActions } from '@/shell/useBench';
+
+const Known = styled.section`
+  margin-top: 8px;
+  h4 {
+    margin: 0;
+    font-size: 12px;
+    font-weight: 650;
+    color: var(--muted);
+  }
+`;
 
 const Line = styled.div`
   display: flex;
@@ -132,7 +141,8 @@ export function KnownOfLens({ rig, learn }: KnownOfLensProps) {
   const { lens, settings } = rig;
   const known = knownAt(lens, settings);
   return (
-    <Fold title="What you know of the lens" summary={knowledgeSummary(lens, settings)}>
+    <Known aria-label="What you know of the lens">
+      <h4>What you know of the lens</h4>
       {known.map(({ aspect, name, word, where }) => (
         <Line key={aspect}>
           <span>{name}</span>
@@ -152,6 +162,6 @@ export function KnownOfLens({ rig, learn }: KnownOfLensProps) {
       ) : (
         <ActingButton onPress={() => setSaying(true)}>Say what you saw…</ActingButton>
       )}
-    </Fold>
+    </Known>
   );
 }

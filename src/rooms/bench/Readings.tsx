@@ -95,7 +95,7 @@ interface ReadingsProps {
   rig: Rig;
   report: Report;
   onJudge: (judgement: Judgement) => void;
-  /** The group of what is known of the lens. */
+  /** What is known of the lens, said with the picture. */
   known: React.ReactNode;
   /** The group of ways out; told whether it starts open. */
   ways: (startsOpen: boolean) => React.ReactNode;
@@ -216,10 +216,10 @@ export function Readings({ rig, report, onJudge, known, ways }: ReadingsProps) {
           startsOpen={group.id === 'become' && !startsBad}
         >
           <Rows group={group} ask={ask} />
+          {group.id === 'picture' && known}
           {group.id === 'become' && <BasisChoice judgement={rig.judgement} onJudge={onJudge} />}
         </Fold>
       ))}
-      {known}
       <Cautions cautions={report.cautions} />
       <SchoolChoice judgement={rig.judgement} onJudge={onJudge} />
       <WhyPopover

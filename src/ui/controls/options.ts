@@ -53,7 +53,7 @@ export interface ManyOptions {
 /** More than this are searched. */
 export const MANY = 60;
 /** So many are drawn when a list opens, and so many more each time one comes to its end. */
-export const SHOWN_AT_ONCE = 16;
+export const SHOWN_AT_ONCE = 12;
 
 /** The options as they are where they are few; null where they are to be searched. */
 export function manyOf(groups: readonly OptionGroup[] | ManyOptions): ManyOptions | null {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plainLens } from '../../../../tests/support/plainRig';
 import { nothingKnown, type Knowledge } from '../../kit/records/knowledge';
-import { knowledgeSummary, knownAt, knownWords } from './known';
+import { knownAt, knownWords } from './known';
 
 const note = (
   id: string,
@@ -44,7 +44,5 @@ describe('what is known of a lens', () => {
     expect(words(26)).toBe('soft, seen at 24 mm and f/2.8');
     expect(words(45)).toBe('good, seen everywhere');
     expect(knownWords(plainLens(), { focalMm: 50, fNumber: 2 }, 'corners')).toBeNull();
-    expect(knowledgeSummary(plainLens(), { focalMm: 50, fNumber: 2 })).toBe('nothing said yet');
-    expect(knowledgeSummary(lens, { focalMm: 24, fNumber: 2.8 })).toBe('4 said');
   });
 });

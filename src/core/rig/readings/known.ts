@@ -7,7 +7,7 @@ import {
 } from '../../kit/records/knowledge';
 import type { Lens } from '../../kit/records/lens';
 import { stopsBetweenFNumbers } from '../../optics/stops';
-import { fixed, fWords, mm } from '../../words/figures';
+import { fWords, mm } from '../../words/figures';
 
 export interface Known {
   aspect: KnownAspect | 'character';
@@ -84,10 +84,3 @@ export function knownWords(
   const known = knownAt(lens, at).find((k) => k.aspect === aspect);
   return known ? `${known.word}, seen ${known.where}` : null;
 }
-
-/** How many notes there are, and whether any speaks of the setting. */
-export const knowledgeSummary = (lens: Pick<Lens, 'knowledge'>, at: At): string => {
-  const count = knownAt(lens, at).length;
-  if (lens.knowledge.length === 0) return 'nothing said yet';
-  return count === 0 ? 'nothing said near here' : `${fixed(count, 0)} said`;
-};
