@@ -26,7 +26,7 @@ export const lampScale = ({ subject }: Shot, { lampsM }: Scene): number =>
   subject.distanceMm / (subject.distanceMm + lampsM * 1000);
 
 /** Diameter of a lamp's disc as a share of the picture's height. */
-export function lampShare(shot: Shot, { lampsM }: Scene): number {
+function lampShare(shot: Shot, { lampsM }: Scene): number {
   const seen = seenAt(shot, { xM: 0, yM: 0, zM: lampsM });
   return (seen?.blurHeightMm ?? 0) / shot.picture.heightMm;
 }

@@ -33,10 +33,10 @@ export const SCENE_INKS: Readonly<Record<Theme, Inks>> = {
 const GAMMA = 2.2;
 
 /** How much black lies over the picture where so much light is left. */
-export const shadeOf = (light: number): number => 1 - Math.max(0, light) ** (1 / GAMMA);
+const shadeOf = (light: number): number => 1 - Math.max(0, light) ** (1 / GAMMA);
 
 /** Samples of the fall-off along the radius, closer together toward the edge. */
-export const SHADE_STOPS = 40;
+const SHADE_STOPS = 40;
 export const shadeStops = (
   lightAt: (rMm: number) => number,
   reachMm: number,

@@ -17,7 +17,7 @@ function shapeSvg({ ink, points, blurMm }: Shape, theme: Theme): string {
 }
 
 /** One picture as a nested drawing: its own size in mm, so that it prints to scale. */
-export function pictureSvg(
+function pictureSvg(
   shot: Shot,
   scene: Scene,
   theme: Theme,
