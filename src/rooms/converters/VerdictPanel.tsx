@@ -106,7 +106,7 @@ export function VerdictPanel({ base, column, crop, verdict }: VerdictPanelProps)
   const { depthBases } = inHand.report.picture;
   const notes = techniquesFor(inHand);
   return (
-    <RoomSide aria-label="What to use">
+    <RoomSide aria-label="What to use" tabIndex={0}>
       <h2 data-testid="weighing">{verdict?.headline ?? 'Nothing to weigh'}</h2>
       {verdict && <Because>{verdict.because}</Because>}
       {verdict?.steps && <SideNote>{verdict.steps}</SideNote>}
