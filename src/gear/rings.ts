@@ -32,7 +32,7 @@ export function apertureWords(n: number): string {
 }
 
 export const focalWords = (v: number): string => `${short(v, 1)} mm`;
-const focusWords = (v: number): string =>
+export const focusWords = (v: number): string =>
   v === Infinity ? '∞' : `${v < 10 ? short(v, 2) : short(v, 1)} m`;
 
 /** A number with its unit or sign stripped: "f/2.8", "24 mm", "3,5 m". */

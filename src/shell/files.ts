@@ -2,6 +2,7 @@
 import { db } from '@/store/instance';
 import { kept } from '@/store/keeper';
 import { rememberSaved } from '@/store/saved';
+import { today } from '@/ui/today';
 
 /** Hands a text, or a file, to the browser to save. */
 export function download(name: string, content: string | Blob, type = 'application/json'): void {
@@ -16,8 +17,6 @@ export function download(name: string, content: string | Blob, type = 'applicati
   link.remove();
   URL.revokeObjectURL(url);
 }
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** Saves the workspace; answers under which name. */
 export async function saveWorkspaceFile(): Promise<string> {

@@ -12,8 +12,8 @@ import {
   type RecordTable,
   type Records,
 } from './db';
-import { isFull } from './errorNames';
 import { mergedValue } from './merge';
+import { forgetOldSteps, withRoom } from './room';
 
 /** Entries kept for undo; older ones are dropped. */
 const KEPT_ENTRIES = 400;
@@ -167,40 +167,6 @@ interface StepKind {
   along?: () => Promise<void>;
 }
 
-/** So many steps can still be undone where there is no room for more. */
-const KEPT_IN_NEED = 20;
-
-async function forgetOldSteps(db: HaloDatabase): Promise<void> {
-  const seqs = await db.journal.orderBy('seq').primaryKeys();
-  await db.journal.bulkDelete(seqs.slice(0, -KEPT_IN_NEED));
-}
-
-/** Lets go of all backups but the newest; whether there were any. */
-async function forgetOldBackups(db: HaloDatabase): Promise<boolean> {
-  const old = (await db.backups.orderBy('id').primaryKeys()).slice(0, -1);
-  await db.dropBackups(old);
-  return old.length > 0;
-}
-
-/**
- * Where the browser has no room left older backups make some; a deletion, which makes room itself, is not
- * refused for want of it as long as old steps can make way.
- */
-async function withRoom<T>(
-  db: HaloDatabase,
-  writes: readonly Write[],
-  attempt: (isTight: boolean) => Promise<T>,
-): Promise<T> {
-  try {
-    return await attempt(false);
-  } catch (error) {
-    if (!isFull(error)) throw error;
-    const isDeletion = writes.every((w) => w.after === null);
-    if (!(await forgetOldBackups(db)) && !isDeletion) throw error;
-    return attempt(isDeletion);
-  }
-}
-
 /**
  * Writes all of `writes` as one step, each against what is stored by then. Throws RefusedRecord where a record
  * would not pass its checks, GoneRecord where one that was changed has been deleted.
@@ -236,7 +202,11 @@ export async function commit(
       }
       return { changes, conflicts };
     });
-  const done = await withRoom(db, writes, attempt);
+  const done = await withRoom(
+    db,
+    writes.every((w) => w.after === null),
+    attempt,
+  );
   for (const change of done.changes) own.set(recordKey(change), change.after);
   return { written: done.changes.length > 0, conflicts: done.conflicts };
 }

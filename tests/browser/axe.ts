@@ -2,6 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { WebDriver } from 'selenium-webdriver';
+import { expect } from 'vitest';
+import { setSize } from '../../scripts/lib/browser.mjs';
 
 const axeSource = readFileSync(
   createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
@@ -29,3 +31,25 @@ export async function seriousFindings(driver: WebDriver): Promise<string[]> {
 
 export const setTheme = (driver: WebDriver, theme: string) =>
   driver.executeScript('document.documentElement.dataset.theme = arguments[0]', theme);
+
+const SIZES = [
+  [1280, 800],
+  [390, 844],
+] as const;
+
+/** A view has no serious finding in a theme on a screen and on a phone, and there it does not scroll sideways. */
+export async function expectAccessible(
+  driver: WebDriver,
+  theme: string,
+  open: () => Promise<void>,
+): Promise<void> {
+  for (const [width, height] of SIZES) {
+    await setSize(driver, width, height);
+    await open();
+    await setTheme(driver, theme);
+    expect(await seriousFindings(driver)).toEqual([]);
+  }
+  const wide = await driver.executeScript('return document.documentElement.scrollWidth');
+  expect(wide).toBeLessThanOrEqual(390);
+  await setSize(driver, 1280, 800);
+}

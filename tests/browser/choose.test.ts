@@ -1,8 +1,7 @@
 /** The tide mill's jobs have the winners worked out by hand in docs/choosing.md, and can be changed word by word. */
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { setSize } from '../../scripts/lib/browser.mjs';
-import { seriousFindings, setTheme } from './axe';
+import { expectAccessible, seriousFindings } from './axe';
 import { BenchPage } from './bench';
 
 let page: BenchPage;
@@ -184,22 +183,12 @@ describe('rows', () => {
 });
 
 describe.each(['dark', 'daylight'])('%s theme', (theme) => {
-  it('has no serious finding, on a screen and on a phone', async () => {
-    for (const size of [
-      [1280, 800],
-      [390, 844],
-    ] as const) {
-      await setSize(page.driver, size[0], size[1]);
+  it('has no serious finding, on a screen and on a phone', () =>
+    expectAccessible(page.driver, theme, async () => {
       await page.open('/choose?job=wheel-house-interview');
       await firstRow(/18–35/);
       await page.pressStarting('More');
-      await setTheme(page.driver, theme);
-      expect(await seriousFindings(page.driver)).toEqual([]);
-    }
-    const wide = await page.driver.executeScript('return document.documentElement.scrollWidth');
-    expect(wide).toBeLessThanOrEqual(390);
-    await setSize(page.driver, 1280, 800);
-  });
+    }));
 });
 
 it('an empty program says what it needs', async () => {

@@ -1,8 +1,7 @@
 /** A lens is weighed bare, behind every converter that fits, and cropped. */
 import { By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { setSize } from '../../scripts/lib/browser.mjs';
-import { seriousFindings, setTheme } from './axe';
+import { expectAccessible } from './axe';
 import { BenchPage } from './bench';
 
 let page: BenchPage;
@@ -112,19 +111,9 @@ describe('weighing converters', () => {
 });
 
 describe.each(['dark', 'daylight'])('%s theme', (theme) => {
-  it('has no serious finding, on a screen and on a phone', async () => {
-    for (const [width, height] of [
-      [1280, 800],
-      [390, 844],
-    ] as const) {
-      await setSize(page.driver, width, height);
+  it('has no serious finding, on a screen and on a phone', () =>
+    expectAccessible(page.driver, theme, async () => {
       await page.open('/converters?rig=wheel-house-wide');
       await expectVerdict('×0.71 gives light and view, and costs corners');
-      await setTheme(page.driver, theme);
-      expect(await seriousFindings(page.driver)).toEqual([]);
-    }
-    const wide = await page.driver.executeScript('return document.documentElement.scrollWidth');
-    expect(wide).toBeLessThanOrEqual(390);
-    await setSize(page.driver, 1280, 800);
-  });
+    }));
 });

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
-import { seriousFindings, setTheme } from './axe';
+import { expectAccessible } from './axe';
 import { BenchPage } from './bench';
 
 let page: BenchPage;
@@ -174,21 +174,11 @@ describe('the stage of the Bench', () => {
 });
 
 describe.each(['dark', 'daylight'])('%s theme', (theme) => {
-  it('has no serious finding, on a screen and on a phone', async () => {
-    for (const [width, height] of [
-      [1280, 800],
-      [390, 844],
-    ] as const) {
-      await setSize(page.driver, width, height);
+  it('has no serious finding, on a screen and on a phone', () =>
+    expectAccessible(page.driver, theme, async () => {
       await page.open('/framing?rig=miller-portrait');
       await expectMoved('Step back 0.90 m');
-      await setTheme(page.driver, theme);
-      expect(await seriousFindings(page.driver)).toEqual([]);
-    }
-    const wide = await page.driver.executeScript('return document.documentElement.scrollWidth');
-    expect(wide).toBeLessThanOrEqual(390);
-    await setSize(page.driver, 1280, 800);
-  });
+    }));
 });
 
 it('on a phone no more than five rooms stand at the foot, the rest behind the last', async () => {

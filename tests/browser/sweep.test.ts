@@ -1,8 +1,7 @@
 /** The whole range of a rig is looked over, a frame goes to the Bench and back, the sheet goes out as files. */
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { setSize } from '../../scripts/lib/browser.mjs';
-import { seriousFindings, setTheme } from './axe';
+import { expectAccessible, seriousFindings } from './axe';
 import { BenchPage } from './bench';
 
 let page: BenchPage;
@@ -123,21 +122,11 @@ describe('by keyboard', () => {
 });
 
 describe.each(['dark', 'daylight'])('%s theme', (theme) => {
-  it('has no serious finding, on a screen and on a phone', async () => {
-    for (const size of [
-      [1280, 800],
-      [390, 844],
-    ] as const) {
-      await setSize(page.driver, size[0], size[1]);
+  it('has no serious finding, on a screen and on a phone', () =>
+    expectAccessible(page.driver, theme, async () => {
       await page.open('/sweep?rig=walk-through&against=rig:wheel-house-wide');
       await expectAnswer('Nowhere Clear at f/4.0');
-      await setTheme(page.driver, theme);
-      expect(await seriousFindings(page.driver)).toEqual([]);
-    }
-    const wide = await page.driver.executeScript('return document.documentElement.scrollWidth');
-    expect(wide).toBeLessThanOrEqual(390);
-    await setSize(page.driver, 1280, 800);
-  });
+    }));
 });
 
 it('an empty program says what it needs', async () => {

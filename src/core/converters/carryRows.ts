@@ -9,13 +9,13 @@ import {
   priceOf,
   priceNote,
   carriedWords,
-  worse,
 } from './rowFigures';
 import { fullName } from '../kit/records/body';
 import { clearanceWords } from './flare';
 import { differs } from './seen';
 import { balanceOf } from './balance';
 import { gearOf, grams, orUnknown } from '../rig/readings/carried';
+import { HEAVY_LENS_G } from '../rig/report/cautions';
 import { evidenceSentence } from '../rig/readings/why';
 import { riskWords } from '../words/risk';
 import { counted, fixed, mm } from '../words/figures';
@@ -78,7 +78,7 @@ export const CARRY_ROWS: readonly RowGroup[] = [
               .filter((c) => c.id === 'support')
               .map((c): [string, string] => ['mind', c.why]),
           ],
-          evidence: `Each piece is taken to balance at its middle: an assumption. A lens from 1.2 kg on hangs from its own foot or a support. ${COMMON}`,
+          evidence: `Each piece is taken to balance at its middle: an assumption. A lens from ${fixed(HEAVY_LENS_G / 1000, 1)} kg on hangs from its own foot or a support. ${COMMON}`,
         }),
       },
       {
@@ -140,7 +140,7 @@ export const CARRY_ROWS: readonly RowGroup[] = [
           title: 'What is to be minded',
           formula: 'joints, rear glass, infinity and contacts, as for every part that is offered',
           inputs: column.catches.map((c, i) => [`${i + 1}`, c]),
-          evidence: `${evidenceSentence(column.report, today)} Risk ${riskWords(worse(column))}.`,
+          evidence: `${evidenceSentence(column.report, today)} Risk ${riskWords(column.report.verdict.risk)}.`,
         }),
       },
     ],

@@ -41,7 +41,7 @@ export interface Weighing {
 }
 
 /** More side by side nobody reads. */
-export const MOST_CONVERTERS = 8;
+const MOST_CONVERTERS = 8;
 /** The farthest a crop is scaled up. */
 const MOST_SCALE = 8;
 
@@ -56,15 +56,15 @@ const pullsOneWay = (parts: readonly Part[]): boolean =>
 const isPlainOf = (parts: readonly Part[]): boolean =>
   parts.every((p) => isJoining(p) || magnifies(p)) && pullsOneWay(parts);
 
-/** The train without its converters: what is fitted already where that magnifies nothing, else the kit's. */
-function baseParts(rig: Rig, kit: readonly Part[]): readonly Part[] {
+/** The train without its converters: what is fitted already where that magnifies nothing, else the kit's first. */
+function baseParts(rig: Rig, chains: readonly (readonly Part[])[]): readonly Part[] {
   const own = rig.parts.filter((p) => !isFront(p));
   if (own.every((p) => !magnifies(p)) && jointProblems({ ...rig, parts: own }).length === 0)
     return own;
-  const plain = findChains(rig.lens, rig.body, kit, rig.mounts).chains.filter(
-    (c) => c.parts.every(isJoining) && judgedChain(rig, c.parts).grade !== 'does not fit',
+  const plain = chains.find(
+    (chain) => chain.every(isJoining) && judgedChain(rig, chain).grade !== 'does not fit',
   );
-  return plain[0]?.parts ?? [];
+  return plain ?? [];
 }
 
 /** The rig with other parts, its subject where it was: before a front converter of factor A it is A² nearer. */
@@ -109,10 +109,9 @@ const reachOf = (chain: readonly Part[]): number => trainFactor(chain) * frontFa
  * reason.
  */
 export function trainsFor(rig: Rig, kit: readonly Part[]): Trains {
-  const base = baseParts(rig, kit);
-  const chains = findChains(rig.lens, rig.body, kit, rig.mounts)
-    .chains.map((c) => c.parts)
-    .filter((chain) => trainFactor(chain) !== 1 && isPlainOf(chain));
+  const joining = findChains(rig.lens, rig.body, kit, rig.mounts).chains.map((c) => c.parts);
+  const base = baseParts(rig, joining);
+  const chains = joining.filter((chain) => trainFactor(chain) !== 1 && isPlainOf(chain));
   const fronts = kit.filter(isFront).map((part) => [part, ...base]);
   const seen = new Set<string>();
   const fitting = [...chains, ...fronts].filter((chain) => {

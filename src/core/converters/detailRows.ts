@@ -4,6 +4,7 @@ import {
   asOnBench,
   ratio,
   lightAgainst,
+  cropAgainst,
   pictureLightAgainst,
   glassAgainst,
   pixelsOnSubject,
@@ -13,11 +14,11 @@ import {
   basisRow,
 } from './rowFigures';
 import { differs } from './seen';
-import { cropFactor } from '../optics/crop';
 import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { orUnknown } from '../rig/readings/carried';
 import { explain } from '../rig/readings/why';
-import { fixed, metres, mm, shutterWords, signedStops, times } from '../words/figures';
+import { resolutionEvidence } from '../rig/readings/whyPractice';
+import { fixed, lpMm, metres, mm, shutterWords, signedStops, times } from '../words/figures';
 
 import type { RowGroup } from './rowTypes';
 
@@ -66,14 +67,11 @@ export const DETAIL_ROWS: readonly RowGroup[] = [
           title: 'Spare sharpness',
           formula: 'what lens and diffraction resolve together ÷ what the sensor resolves',
           inputs: [
-            ['lens behind the train', `${fixed(report.sharpness.lens, 0)} lp/mm`],
-            ['diffraction', `${fixed(report.sharpness.diffraction, 0)} lp/mm`],
-            ['sensor', `${fixed(report.sharpness.sensor, 0)} lp/mm`],
+            ['lens behind the train', lpMm(report.sharpness.lens)],
+            ['diffraction', lpMm(report.sharpness.diffraction)],
+            ['sensor', lpMm(report.sharpness.sensor)],
           ],
-          evidence:
-            report.sharpness.evidence === 'own figure'
-              ? 'The lens figure is its owner’s own.'
-              : 'The lens figure is what is usual for its class: an assumption.',
+          evidence: resolutionEvidence(report.sharpness),
         }),
       },
     ],
@@ -132,12 +130,7 @@ export const DETAIL_ROWS: readonly RowGroup[] = [
             'light on the whole delivered picture: light of the glass − 2 log₂ of the ratio of crops; one stop less looks like one step of ISO more',
           inputs: [
             ['light of the glass', signedStops(lightAgainst({ column, base }), 2)],
-            [
-              'crop against the base',
-              times(
-                cropFactor(column.report.frame.delivered) / cropFactor(base.report.frame.delivered),
-              ),
-            ],
+            ['crop against the base', times(cropAgainst({ column, base }))],
             ['light on the picture', signedStops(pictureLightAgainst({ column, base }), 2)],
           ],
           evidence:

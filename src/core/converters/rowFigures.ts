@@ -1,6 +1,6 @@
 /** The figures rows of a comparison are made of, and how they differ. */
 import { isTold } from '../kit/records/common';
-import { differs } from './seen';
+import { differs, SEEN_SHARE, SEEN_STOPS } from './seen';
 import { cropFactor } from '../optics/crop';
 import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { diagonalMm } from '../optics/formats';
@@ -9,9 +9,8 @@ import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
 import { desqueezed } from '../optics/view';
 import { massG, price, sumOf } from '../rig/readings/carried';
 import { explain, type Reading } from '../rig/readings/why';
-import { distancesOf } from '../halo/focus';
-import { subjectOf } from '../rig/report/picture';
-import { lightOf, setUp } from '../rig/report/setUp';
+import { AUTOFOCUS_WORDS } from '../rig/report/handling';
+import { inFocus } from '../rig/report/picture';
 import { turned } from '../rig/rig';
 import { fixed, metres, signedStops, stopsWords, times } from '../words/figures';
 import type { ConverterColumn } from './columns';
@@ -28,7 +27,7 @@ export const asOnBench =
     explain(reading, column.rig, column.report, today);
 
 export const ratio = (of: (column: ConverterColumn) => number | null): ConverterRow['differs'] => {
-  return ({ column, base }) => differs.byShare(of(column), of(base), 0.02);
+  return ({ column, base }) => differs.byShare(of(column), of(base), SEEN_SHARE);
 };
 export const stopsApart = (
   of: (column: ConverterColumn) => number | null,
@@ -46,11 +45,16 @@ export const fNumberOf = ({ report }: ConverterColumn) => report.optics.train.fN
 export const lightAgainst = ({ column, base }: Asked): number =>
   column.report.optics.train.lightStops - base.report.optics.train.lightStops;
 
+/** How much smaller the delivered picture is than the base's, by the diagonal. */
+export function cropAgainst({ column, base }: Asked): number {
+  const crop = ({ rig, report }: ConverterColumn) =>
+    cropFactor(desqueezed(report.frame.delivered, rig.lens.squeeze));
+  return crop(column) / crop(base);
+}
+
 /** Light in the whole delivered picture against the base's at the same time and ISO, stops. */
 export function pictureLightAgainst({ column, base }: Asked): number {
-  const crop = (c: ConverterColumn) =>
-    cropFactor(desqueezed(c.report.frame.delivered, c.rig.lens.squeeze));
-  return lightAgainst({ column, base }) + lightStopsOfFactor(crop(column) / crop(base));
+  return lightAgainst({ column, base }) + lightStopsOfFactor(cropAgainst({ column, base }));
 }
 
 /** What the glass alone takes against the base, stops; null where it is not known. */
@@ -131,11 +135,8 @@ export function closestOf({ rig }: ConverterColumn): {
   magnification: number;
   subjectM: number | null;
 } {
-  const near = turned(rig, { focusM: rig.lens.closestFocusM });
-  const { setting } = setUp(near);
-  const { distanceMm, magnification } = subjectOf(near, lightOf(near), setting);
-  const { imageMm } = distancesOf(near.lens, setting);
-  return { magnification, subjectM: distanceMm === null ? null : (distanceMm + imageMm) / 1000 };
+  const { subject, subjectM } = inFocus(turned(rig, { focusM: rig.lens.closestFocusM }));
+  return { magnification: subject.magnification, subjectM };
 }
 
 export const lengthOf = ({ rig }: ConverterColumn): number | null =>
@@ -154,7 +155,7 @@ export function priceNote({ column, base }: Asked): string | undefined {
   const more = paid - before;
   if (more <= 0) return undefined;
   const light = lightAgainst({ column, base });
-  if (light > 0.1) return `${fixed(more / light, 0)} a stop`;
+  if (light > SEEN_STOPS) return `${fixed(more / light, 0)} a stop`;
   const reach = focalOf(column) - focalOf(base);
   return reach > 1 ? `${fixed(more / reach, 1)} a mm of reach` : undefined;
 }
@@ -170,18 +171,10 @@ export const carriedWords = ({ rig, report }: ConverterColumn): string => {
     : 'no contacts';
 };
 
-export const autofocusWords = ({ report: { autofocus } }: ConverterColumn): string => {
-  switch (autofocus.state) {
-    case 'works':
-      return autofocus.points === null ? 'works' : `${autofocus.points} points`;
-    case 'too slow':
-      return 'fails';
-    case 'manual':
-      return 'by hand';
-    case 'not known':
-      return 'not known';
-  }
-};
+export const autofocusWords = ({ report: { autofocus } }: ConverterColumn): string =>
+  autofocus.state === 'works' && autofocus.points !== null
+    ? `${autofocus.points} points`
+    : AUTOFOCUS_WORDS[autofocus.state];
 
 /** What gets slower in autofocus, as far as facts tell; undefined where nothing does. */
 export function slowerNote({ column, base }: Asked): string | undefined {
@@ -190,8 +183,6 @@ export function slowerNote({ column, base }: Asked): string | undefined {
     base.report.autofocus.openFNumber,
     column.report.autofocus.openFNumber,
   );
-  if (dimmer < -0.1) return `${stopsWords(-dimmer)} dimmer for it`;
-  return dimmer > 0.1 ? `${stopsWords(dimmer)} brighter for it` : undefined;
+  if (dimmer < -SEEN_STOPS) return `${stopsWords(-dimmer)} dimmer for it`;
+  return dimmer > SEEN_STOPS ? `${stopsWords(dimmer)} brighter for it` : undefined;
 }
-
-export const worse = ({ report }: ConverterColumn) => report.verdict.risk;

@@ -2,8 +2,9 @@
 
 export type Difference = 'seen' | 'not seen';
 
-/** Less light nobody sees, stops; common practice, no source. */
-const SEEN_STOPS = 0.1;
+/** Less light nobody sees, stops; and less of anything else, as a share. Common practice, no source. */
+export const SEEN_SHARE = 0.02;
+export const SEEN_STOPS = 0.1;
 
 const said = (isSeen: boolean): Difference => (isSeen ? 'seen' : 'not seen');
 

@@ -3,6 +3,7 @@ import { ELECTRONIC_SHUTTER } from '../optics/steady';
 import { openFNumberAt } from '../kit/records/lens';
 import { fWords, metres, shutterWords } from '../words/figures';
 import type { ConverterColumn } from './columns';
+import { spillMm } from './flare';
 
 export interface Technique {
   id: string;
@@ -92,10 +93,7 @@ const RULES: readonly Rule[] = [
   {
     id: 'hood',
     words: () => 'Hood on, and a flocked adapter: what falls beside the picture veils it.',
-    holds: ({ report: { coverage } }) =>
-      coverage.radiiMm.black > 1.1 * coverage.worstCornerRadiusMm
-        ? 'The halo is wider than the picture.'
-        : null,
+    holds: (column) => (spillMm(column) === null ? null : 'The halo is wider than the picture.'),
   },
   {
     id: 'burst',

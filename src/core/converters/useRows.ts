@@ -14,7 +14,7 @@ import { explain } from '../rig/readings/why';
 import { riskWords } from '../words/risk';
 import { fixed, metres, percent, stopsWords, times } from '../words/figures';
 
-import { knownAt, knownWords } from '../rig/readings/known';
+import { knownAt, knownWords, whyKnown } from '../rig/readings/known';
 import type { ConverterRow, RowGroup } from './rowTypes';
 
 /** What its owner said of the bare lens here; behind a converter it holds for the lens alone. */
@@ -26,12 +26,8 @@ const known = (aspect: 'corners' | 'zoomFocus', name: string): ConverterRow => (
     note: kind === 'converter' ? 'without the glass' : undefined,
   }),
   differs: () => 'not seen',
-  why: ({ column: { rig } }) => ({
-    title: 'What you know of this lens',
-    formula: 'what its owner said of it nearest to this zoom mark and aperture',
-    inputs: [[name, knownWords(rig.lens, rig.settings, aspect) ?? 'nobody said']],
-    evidence: 'Said on the Bench or in the Kit; nothing is worked out from it.',
-  }),
+  why: ({ column: { rig } }) =>
+    whyKnown([[name, knownWords(rig.lens, rig.settings, aspect) ?? 'nobody said']]),
 });
 
 export const USE_ROWS: readonly RowGroup[] = [

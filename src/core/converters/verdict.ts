@@ -5,6 +5,7 @@ import { converterOrCrop } from '../rig/report/sharpness';
 import { trainFactor } from '../rig/train';
 import { lightAgainst } from './rowFigures';
 import { customaryStops } from '../optics/stops';
+import { distanceInFocals } from '../optics/view';
 import { fixed, metres, mm, percent, stopsWords } from '../words/figures';
 import { riskWords } from '../words/risk';
 import type { ConverterColumn } from './columns';
@@ -48,7 +49,7 @@ export function stepDistanceM(base: ConverterColumn, reach: number): number | nu
   const { magnification, train } = base.report.optics;
   if (subjectM === null || magnification <= 0) return null;
   // u = f (1 + 1/m), thin lens, for m times the reach, with the sensor where it is.
-  const closer = (m: number) => (train.focalMm * (2 + m + 1 / m)) / 1000;
+  const closer = (m: number) => (train.focalMm * distanceInFocals(m)) / 1000;
   return subjectM - closer(magnification) + closer(magnification * reach);
 }
 

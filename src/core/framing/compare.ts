@@ -3,7 +3,7 @@ import { cornerWords } from '../words/corners';
 import { fixed, fWords, metres, mm, percent, signed, signedStops, tWords } from '../words/figures';
 import { cropFactor } from '../optics/crop';
 import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
-import { knownAt } from '../rig/readings/known';
+import { knownAt, whyKnown } from '../rig/readings/known';
 import { explain, type Why } from '../rig/readings/why';
 import { HEAD_M, lampsOf, PERSON_HALF_M, type Scene } from './scene';
 import { seenAt, type Shot } from './shot';
@@ -186,13 +186,7 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
       );
       return said.map((k) => k.word).join(', ') || 'not judged';
     },
-    why: ({ rig }) => ({
-      title: 'What you know of this lens',
-      formula: 'what its owner said of it nearest to this zoom mark and aperture',
-      inputs: knownInputs(rig),
-      evidence:
-        'Data only: nothing is worked out from it, and nothing is said that nobody saw. Said on the Bench or in the Kit.',
-    }),
+    why: ({ rig }) => whyKnown(knownInputs(rig)),
   },
   {
     id: 'corner',

@@ -1,14 +1,13 @@
 /** One rig before the scene: where it stands, what it is focused on, and where a point of the scene falls. */
 import { whereBeginning } from '../maths/rootFinding';
-import { distancesOf } from '../halo/focus';
 import type { Halo } from '../halo/rims';
 import { blurDiscMm } from '../optics/blur';
 import type { Subject } from '../optics/depth';
 import type { FrameSize } from '../optics/formats';
 import { desqueezed } from '../optics/view';
 import { evaluate, type Report } from '../rig/report/evaluate';
-import { subjectOf } from '../rig/report/picture';
-import { deliveredOf, lightOf, setUp } from '../rig/report/setUp';
+import { inFocus } from '../rig/report/picture';
+import { deliveredOf } from '../rig/report/setUp';
 import { turned, type Rig } from '../rig/rig';
 import { frontFactor } from '../rig/train';
 import type { Spot } from './scene';
@@ -32,28 +31,30 @@ export interface Shot {
 /** A difference nobody minds in where a camera stands, as a share. */
 const SAME_PLACE = 0.02;
 
-/** Focused so that the subject stands so far from the sensor; before a front converter of factor A it is A² nearer. */
-const focusedAt = (rig: Rig, distanceM: number): Rig =>
-  turned(rig, { focusM: distanceM / frontFactor(rig.parts) ** 2 });
-
 interface Sharp {
+  rig: Rig;
   subject: Subject & { distanceMm: number };
+  /** From the sensor, m. */
   distanceM: number;
 }
 
-/** What a rig focused at a distance has in focus: tubes and closest focus counted. */
-function sharpAt(rig: Rig): Sharp {
-  const { setting } = setUp(rig);
-  const subject = subjectOf(rig, lightOf(rig), setting);
-  const { imageMm } = distancesOf(rig.lens, setting);
-  const distanceMm = subject.distanceMm ?? (rig.settings.focusM ?? 1e6) * 1000;
-  return { subject: { ...subject, distanceMm }, distanceM: (distanceMm + imageMm) / 1000 };
+/**
+ * A rig focused so that the subject stands so far from the sensor, and what it has in focus then: tubes and closest
+ * focus counted. Before a front converter of factor A the subject is A² nearer.
+ */
+function sharpAt(unfocused: Rig, distanceM: number): Sharp {
+  const rig = turned(unfocused, { focusM: distanceM / frontFactor(unfocused.parts) ** 2 });
+  const { subject, subjectM } = inFocus(rig);
+  return {
+    rig,
+    subject: { ...subject, distanceMm: subject.distanceMm ?? distanceM * 1000 },
+    distanceM: subjectM ?? distanceM,
+  };
 }
 
 /** A rig that stands `distanceM` from the miller, sensor to eyes, and is focused on him. */
 export function shotAt(rig: Rig, distanceM: number): Shot {
-  const focused = focusedAt(rig, distanceM);
-  const { subject, distanceM: found } = sharpAt(focused);
+  const { rig: focused, subject, distanceM: found } = sharpAt(rig, distanceM);
   const report = evaluate(focused);
   const picture = desqueezed(deliveredOf(focused), rig.lens.squeeze);
   const metresOf = (sideMm: number) => sideMm / subject.magnification / 1000;
@@ -72,8 +73,8 @@ export function shotAt(rig: Rig, distanceM: number): Shot {
 
 /** Height of a thing of one metre at the miller as a share of the picture's height. */
 const sizeOf = (rig: Rig, distanceM: number): number => {
-  const focused = focusedAt(rig, distanceM);
-  return (sharpAt(focused).subject.magnification * 1000) / deliveredOf(focused).heightMm;
+  const { rig: focused, subject } = sharpAt(rig, distanceM);
+  return (subject.magnification * 1000) / deliveredOf(focused).heightMm;
 };
 
 /** Halvings that place a camera within a millimetre. */

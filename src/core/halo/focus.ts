@@ -1,7 +1,7 @@
 /** What focusing and extension do to a halo, and how much less sure it is close up. */
 import type { Lens } from '../kit/records/lens';
 import { extendedMagnification, pupilScale } from '../optics/closeUp';
-import { focusMagnification } from '../optics/view';
+import { distanceInFocals, focusMagnification } from '../optics/view';
 import { pupilMagnification } from './pupil';
 
 export interface Setting {
@@ -27,7 +27,7 @@ export function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | nul
   const { maxMagnification: most, closestFocusM, focalMaxMm, estimated } = lens;
   if (focusM === null || most === null || estimated.includes('closestFocusM')) return focalMm;
   if (focalMm < focalMaxMm * LONG_END_SHARE) return focalMm;
-  const closest = (closestFocusM * 1000) / (2 + most + 1 / most) / focalMm;
+  const closest = (closestFocusM * 1000) / distanceInFocals(most) / focalMm;
   const share = Math.min(LONGEST_SHARE, Math.max(SHORTEST_SHARE, closest));
   return focalMm * (1 + (share - 1) * Math.min(1, closestFocusM / focusM));
 }

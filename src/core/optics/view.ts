@@ -24,6 +24,9 @@ export function focusMagnification(
   return Math.min(maxMagnification, 2 / (sum + Math.sqrt(sum * sum - 4)));
 }
 
+/** From the subject to its picture in focal lengths at magnification `m` > 0: 2 + m + 1/m, thin lens. */
+export const distanceInFocals = (m: number): number => 2 + m + 1 / m;
+
 /** Angle of view of a side, degrees: 2 atan(side / (2 f'(1 + m))). Rectilinear. */
 export const angleOfView = (sideMm: number, focalMm: number, magnification = 0): number =>
   2 * Math.atan(sideMm / (2 * focalMm * (1 + magnification))) * DEG;

@@ -16,6 +16,7 @@ import { PHONE } from '@/ui/theme/type';
 import { Cautions } from './Cautions';
 import { readingGroups, type ReadingGroup } from './readingRows';
 import { mm } from '@/core/words/figures';
+import { today } from '@/ui/today';
 
 const Panel = styled.section`
   border-left: 1px solid var(--line);
@@ -100,8 +101,6 @@ interface ReadingsProps {
   /** The group of ways out; told whether it starts open. */
   ways: (startsOpen: boolean) => React.ReactNode;
 }
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 type Ask = (reading: Reading, pressed: HTMLElement) => void;
 

@@ -1,5 +1,6 @@
 /** The readings of a report as rows of words, grouped as people ask. */
 import type { Report } from '@/core/rig/report/evaluate';
+import { AUTOFOCUS_WORDS } from '@/core/rig/report/handling';
 import type { Rig } from '@/core/rig/rig';
 import type { Reading } from '@/core/rig/readings/why';
 import { flickerFigure } from '@/core/words/corners';
@@ -124,13 +125,6 @@ const pixelWords = (delivered: Report['frame']['delivered']): string =>
   delivered.oversampling === null
     ? megapixels(delivered.megapixels)
     : times(delivered.oversampling);
-
-const AUTOFOCUS_WORDS = {
-  works: 'works',
-  'too slow': 'fails',
-  manual: 'by hand',
-  'not known': 'not known',
-} as const;
 
 function setRows({ steady, autofocus }: Report): ReadingRow[] {
   const rows: ReadingRow[] = [

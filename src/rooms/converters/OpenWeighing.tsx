@@ -6,9 +6,9 @@ import { verdictOfWeighing } from '@/core/converters/verdict';
 import { fullName } from '@/core/kit/records/body';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { fixed } from '@/core/words/figures';
 import type { Rig } from '@/core/rig/rig';
 import { RigRings } from '@/gear/RigRings';
+import { apertureWords, focalWords, focusWords } from '@/gear/rings';
 import { ROOMS } from '@/shell/rooms';
 import type { Bench } from '@/shell/useBench';
 import { useShellKeys, type Shell } from '@/shell/useShell';
@@ -136,7 +136,8 @@ export function OpenWeighing(props: OpenWeighingProps) {
   const [showRings, setShowRings] = useState(false);
   useShellKeys(shell, { p: play.play, '[': () => step(-1), ']': () => step(1) });
   const facts = [fullName(lens), fullName(body), mode.name].join(' · ');
-  const set = `${fixed(rig.settings.focalMm, 0)} mm, f/${fixed(rig.settings.fNumber, 1)}, ${rig.settings.focusM === null ? '∞' : `${fixed(rig.settings.focusM, rig.settings.focusM < 10 ? 2 : 0)} m`}`;
+  const { focalMm, fNumber, focusM } = rig.settings;
+  const set = [focalWords(focalMm), apertureWords(fNumber), focusWords(focusM ?? Infinity)];
   return (
     <RoomColumns>
       <RoomLarge aria-label="What the glass does">
@@ -144,7 +145,7 @@ export function OpenWeighing(props: OpenWeighingProps) {
           <h1>{record.name}</h1>
           <Facts title={facts}>{facts}</Facts>
           <ActingButton aria-expanded={showRings} onPress={() => setShowRings((on) => !on)}>
-            {showRings ? 'Put the rings away' : `Set at ${set}`}
+            {showRings ? 'Put the rings away' : `Set at ${set.join(', ')}`}
           </ActingButton>
         </Top>
         {showRings && (

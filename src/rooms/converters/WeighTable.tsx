@@ -7,6 +7,7 @@ import type { ConverterRow } from '@/core/converters/rowTypes';
 import { WhyPopover } from '@/ui/controls/WhyRow';
 import { MiniFrame } from '@/ui/marks/MiniFrame';
 import { engraved, PHONE } from '@/ui/theme/type';
+import { today } from '@/ui/today';
 
 const Scroller = styled.div`
   overflow-x: auto;
@@ -148,8 +149,6 @@ interface Asked {
 }
 
 const rows = ROW_GROUPS.flatMap((g) => g.rows);
-const today = (): string => new Date().toISOString().slice(0, 10);
-
 interface WeighTableProps {
   columns: readonly ConverterColumn[];
   base: ConverterColumn;

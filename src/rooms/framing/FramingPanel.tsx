@@ -14,6 +14,7 @@ import { FlagField } from '@/ui/form/FlagField';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';
 import type { Framing, FramingActions } from './useFraming';
+import { today } from '@/ui/today';
 
 const Sentence = styled.p`
   margin-top: 6px;
@@ -94,7 +95,7 @@ function Moved({ framing }: { framing: Framing }) {
         others.map((o, i) => {
           const { headline, sentence } = movedWords(first.shot, o.shot, scene);
           return (
-            <div key={o.key} style={i > 0 ? { marginTop: 14 } : undefined}>
+            <div key={o.at} style={i > 0 ? { marginTop: 14 } : undefined}>
               <h2 data-testid={i === 0 ? 'moved' : undefined}>
                 {others.length > 1 && `${i + 2}: `}
                 {headline}
@@ -187,8 +188,6 @@ interface Asked {
   pressed: HTMLElement;
 }
 
-const today = (): string => new Date().toISOString().slice(0, 10);
-
 /** What moved and what that did, in figures. */
 export function FramingPanel({ framing, workspace, tell, saves }: FramingPanelProps) {
   const { framed, scene } = framing;
@@ -203,17 +202,20 @@ export function FramingPanel({ framing, workspace, tell, saves }: FramingPanelPr
         <Row key={row.id}>
           <span>{row.name}</span>
           <div>
-            {framed.map((f, index) => (
-              <Figure
-                key={f.key}
-                type="button"
-                aria-haspopup="dialog"
-                aria-label={`${row.name}, picture ${index + 1}: ${row.figure(f.shot, scene)}`}
-                onClick={(event) => setAsked({ row, index, pressed: event.currentTarget })}
-              >
-                {row.figure(f.shot, scene)}
-              </Figure>
-            ))}
+            {framed.map((f, index) => {
+              const figure = row.figure(f.shot, scene);
+              return (
+                <Figure
+                  key={f.at}
+                  type="button"
+                  aria-haspopup="dialog"
+                  aria-label={`${row.name}, picture ${index + 1}: ${figure}`}
+                  onClick={(event) => setAsked({ row, index, pressed: event.currentTarget })}
+                >
+                  {figure}
+                </Figure>
+              );
+            })}
           </div>
         </Row>
       ))}

@@ -43,7 +43,10 @@ export function OpenFraming({ workspace, shell }: OpenFramingProps) {
     () => ({
       svg: () => {
         const { framed: shown, scene: at, theme: inks } = now.current;
-        const titled = shown.map(({ shot, words, name }) => ({ shot, title: `${name}: ${words}` }));
+        const titled = shown.map(({ shot, words, rig }) => ({
+          shot,
+          title: `${rig.name}: ${words}`,
+        }));
         download('framing.svg', picturesSvg(titled, at, inks), 'image/svg+xml');
       },
       png: () =>

@@ -101,8 +101,8 @@ function fitted(aspect: number, widthPx: number, heightPx: number) {
 }
 
 const aspectOf = ({ shot }: Framed): number => shot.picture.widthMm / shot.picture.heightMm;
-const labelOf = ({ name, words, shot }: Framed): string =>
-  `${name}, ${words}: the scene from ${metres(shot.distanceM)}`;
+const labelOf = ({ rig, words, shot }: Framed): string =>
+  `${rig.name}, ${words}: the scene from ${metres(shot.distanceM)}`;
 
 interface PickerProps {
   index: number;
@@ -269,7 +269,7 @@ function OverPicture({ framed, scene }: { framed: readonly Framed[]; scene: Scen
             const [w, h] = [f.shot.field.widthM * pxPerM, f.shot.field.heightM * pxPerM];
             const [x, y] = [(size.widthPx - w) / 2, (size.heightPx - h) / 2];
             return (
-              <g key={f.key}>
+              <g key={f.at}>
                 <rect
                   x={x}
                   y={y}
@@ -303,13 +303,13 @@ export function Pictures({ framing, workspace }: PicturesProps) {
   const groups = useMemo(() => [rigOptions(workspace.rigs)], [workspace.rigs]);
   const columns = { gridTemplateColumns: `repeat(${Math.min(2, framed.length)}, minmax(0, 1fr))` };
   const titles = framed.map((f, i) => (
-    <Title key={f.key} framed={f} index={i} groups={groups} framing={framing} />
+    <Title key={f.at} framed={f} index={i} groups={groups} framing={framing} />
   ));
   if (view === 'side by side')
     return (
       <Grid style={columns}>
         {framed.map((f, i) => (
-          <div key={f.key}>
+          <div key={f.at}>
             {titles[i]}
             <OnePicture
               framed={f}

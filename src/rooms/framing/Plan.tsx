@@ -1,6 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import { lampsOf, SCENE_RANGE } from '@/core/framing/scene';
+import { FARTHEST_M } from '@/core/framing/shot';
 import { metres, short } from '@/core/words/figures';
 import { engraved, PHONE } from '@/ui/theme/type';
 import { useSize } from '@/ui/useSize';
@@ -137,6 +138,40 @@ function InFocus({ framed, index, sheet }: { framed: Framed; index: number; shee
   );
 }
 
+interface HandleProps {
+  sheet: Sheet;
+  label: string;
+  /** Where it stands, and how far it may be moved, m. */
+  at: number;
+  range: readonly [least: number, most: number];
+  along: 'x' | 'y';
+  sign: 1 | -1;
+  words: string;
+  onMove: (m: number) => void;
+  children: React.ReactNode;
+}
+
+/** Something on the plan that can be moved; told in cm. */
+function Handle({ sheet, label, at, range, along, sign, words, onMove, children }: HandleProps) {
+  const hand = usePlanDrag({ metresPerPx: 1 / sheet.pxPerM, at, along, sign, onMove });
+  const [least, most] = range;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-orientation={along === 'x' ? 'horizontal' : 'vertical'}
+      aria-valuemin={Math.round(least * 100)}
+      aria-valuemax={Math.round(most * 100)}
+      aria-valuenow={Math.round(at * 100)}
+      aria-valuetext={words}
+      {...hand}
+    >
+      {children}
+    </g>
+  );
+}
+
 interface CameraProps {
   framed: Framed;
   index: number;
@@ -145,26 +180,18 @@ interface CameraProps {
 }
 
 function Camera({ framed, index, sheet, onMove }: CameraProps) {
-  const { shot, name, words } = framed;
-  const hand = usePlanDrag({
-    metresPerPx: 1 / sheet.pxPerM,
-    at: shot.distanceM,
-    along: 'x',
-    sign: -1,
-    onMove: (m) => onMove(framed.at, m),
-  });
+  const { shot, rig, words } = framed;
   const x = sheet.x0 - shot.distanceM * sheet.pxPerM;
   return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label={`Camera ${index + 1}, ${name}, ${words}`}
-      aria-orientation="horizontal"
-      aria-valuemin={Math.round(shot.rig.lens.closestFocusM * 100)}
-      aria-valuemax={200000}
-      aria-valuenow={Math.round(shot.distanceM * 100)}
-      aria-valuetext={`${metres(shot.distanceM)} from the miller`}
-      {...hand}
+    <Handle
+      sheet={sheet}
+      label={`Camera ${index + 1}, ${rig.name}, ${words}`}
+      at={shot.distanceM}
+      range={[rig.lens.closestFocusM, FARTHEST_M]}
+      along="x"
+      sign={-1}
+      words={`${metres(shot.distanceM)} from the miller`}
+      onMove={(m) => onMove(framed.at, m)}
     >
       <rect x={x - 26} y={sheet.y0 - 20} width="36" height="40" fill="transparent" />
       <rect
@@ -181,19 +208,12 @@ function Camera({ framed, index, sheet, onMove }: CameraProps) {
       <text x={x - 11} y={sheet.y0 + (index % 2 === 0 ? 24 : -15)} textAnchor="middle">
         {index + 1}
       </text>
-    </g>
+    </Handle>
   );
 }
 
 function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
   const { scene, actions } = framing;
-  const hand = usePlanDrag({
-    metresPerPx: 1 / sheet.pxPerM,
-    at: scene.besideM,
-    along: 'y',
-    sign: 1,
-    onMove: (besideM) => actions.moveScene({ besideM }),
-  });
   const [w, h] = [Math.max(5, 0.13 * sheet.pxPerM), Math.max(9, 0.25 * sheet.pxPerM)];
   const y = sheet.y0 + scene.besideM * sheet.pxPerM;
   return (
@@ -202,16 +222,15 @@ function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
       <text x={sheet.x0} y={sheet.y0 - h - 6} textAnchor="middle">
         the miller
       </text>
-      <g
-        role="slider"
-        tabIndex={0}
-        aria-label="The second person"
-        aria-orientation="vertical"
-        aria-valuemin={SCENE_RANGE.besideM[0] * 100}
-        aria-valuemax={SCENE_RANGE.besideM[1] * 100}
-        aria-valuenow={Math.round(scene.besideM * 100)}
-        aria-valuetext={`${metres(Math.abs(scene.besideM))} to the ${scene.besideM < 0 ? 'left' : 'right'} of the miller`}
-        {...hand}
+      <Handle
+        sheet={sheet}
+        label="The second person"
+        at={scene.besideM}
+        range={SCENE_RANGE.besideM}
+        along="y"
+        sign={1}
+        words={`${metres(Math.abs(scene.besideM))} to the ${scene.besideM < 0 ? 'left' : 'right'} of the miller`}
+        onMove={(besideM) => actions.moveScene({ besideM })}
       >
         <ellipse cx={sheet.x0} cy={y} rx={w + 8} ry={h + 6} fill="transparent" />
         <ellipse
@@ -223,33 +242,25 @@ function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
           fill="var(--muted)"
           stroke="transparent"
         />
-      </g>
+      </Handle>
     </>
   );
 }
 
 function Lamps({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
   const { scene, actions } = framing;
-  const hand = usePlanDrag({
-    metresPerPx: 1 / sheet.pxPerM,
-    at: scene.lampsM,
-    along: 'x',
-    sign: 1,
-    onMove: (lampsM) => actions.moveScene({ lampsM }),
-  });
   const lamps = lampsOf(scene);
   const x = sheet.x0 + scene.lampsM * sheet.pxPerM;
   return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label="The lamps"
-      aria-orientation="horizontal"
-      aria-valuemin={SCENE_RANGE.lampsM[0] * 100}
-      aria-valuemax={SCENE_RANGE.lampsM[1] * 100}
-      aria-valuenow={Math.round(scene.lampsM * 100)}
-      aria-valuetext={`${metres(scene.lampsM)} behind the miller`}
-      {...hand}
+    <Handle
+      sheet={sheet}
+      label="The lamps"
+      at={scene.lampsM}
+      range={SCENE_RANGE.lampsM}
+      along="x"
+      sign={1}
+      words={`${metres(scene.lampsM)} behind the miller`}
+      onMove={(lampsM) => actions.moveScene({ lampsM })}
     >
       <rect
         className="hold"
@@ -273,7 +284,7 @@ function Lamps({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
       <text x={x} y={MARGIN.top - 3} textAnchor="middle">
         lamps
       </text>
-    </g>
+    </Handle>
   );
 }
 
@@ -322,16 +333,16 @@ export function Plan({ framing }: { framing: Framing }) {
         >
           <line x1="0" x2={sheet.width} y1={sheet.y0} y2={sheet.y0} stroke="var(--line)" />
           {framing.framed.map((f, i) => (
-            <Wedge key={f.key} framed={f} index={i} sheet={sheet} />
+            <Wedge key={f.at} framed={f} index={i} sheet={sheet} />
           ))}
           {framing.framed.map((f, i) => (
-            <InFocus key={f.key} framed={f} index={i} sheet={sheet} />
+            <InFocus key={f.at} framed={f} index={i} sheet={sheet} />
           ))}
           <Scale sheet={sheet} />
           <Lamps framing={framing} sheet={sheet} />
           <People framing={framing} sheet={sheet} />
           {framing.framed.map((f, i) => (
-            <Camera key={f.key} framed={f} index={i} sheet={sheet} onMove={framing.actions.move} />
+            <Camera key={f.at} framed={f} index={i} sheet={sheet} onMove={framing.actions.move} />
           ))}
         </svg>
       </Drawing>

@@ -3,6 +3,7 @@ import { useLayoutEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { Scene } from '@/core/framing/scene';
 import type { Shot } from '@/core/framing/shot';
+import { sized } from '@/ui/canvas';
 import { paintScene } from '@/ui/scene/paintScene';
 import { useTheme } from '@/ui/theme/useTheme';
 
@@ -25,14 +26,10 @@ export function SceneCanvas({ shot, scene, widthPx, heightPx, label }: SceneCanv
   const canvas = useRef<HTMLCanvasElement>(null);
   const [theme] = useTheme();
   useLayoutEffect(() => {
-    const element = canvas.current;
-    const context = element?.getContext('2d');
-    if (!element || !context || widthPx < 2 || heightPx < 2) return;
-    const dense = Math.min(2, window.devicePixelRatio || 1);
-    const [width, height] = [Math.round(widthPx * dense), Math.round(heightPx * dense)];
-    if (element.width !== width) element.width = width;
-    if (element.height !== height) element.height = height;
-    context.setTransform(1, 0, 0, 1, 0, 0);
+    if (widthPx < 2 || heightPx < 2) return;
+    const sheet = sized(canvas.current, widthPx, heightPx);
+    if (!sheet) return;
+    const { context, width, height } = sheet;
     paintScene({ context, widthPx: width, heightPx: height }, shot, scene, theme);
   }, [shot, scene, theme, widthPx, heightPx]);
   return <Picture ref={canvas} role="img" aria-label={label} />;

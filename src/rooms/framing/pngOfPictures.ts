@@ -1,4 +1,5 @@
 import type { Scene } from '@/core/framing/scene';
+import { pngOfCanvas } from '@/ui/canvas';
 import { paintScene } from '@/ui/scene/paintScene';
 import type { Theme } from '@/ui/theme/themeScript';
 import type { Framed } from './useFraming';
@@ -32,10 +33,5 @@ export async function pngOfPictures(
     context.drawImage(one, x, 0);
     x += one.width + GAP_PX;
   }
-  return new Promise((resolve, reject) => {
-    whole.toBlob((blob) => {
-      if (blob) resolve(blob);
-      else reject(new Error('This browser cannot save the pictures.'));
-    });
-  });
+  return pngOfCanvas(whole);
 }

@@ -25,14 +25,11 @@ import { useLatest } from '@/ui/useLatest';
 export interface Framed {
   /** Its place among all that were asked for, those that are not there too. */
   at: number;
-  key: string;
   take: Take;
   rig: Rig;
   shot: Shot;
   /** What tells it apart at a glance. */
   words: string;
-  /** Name of the rig it comes from. */
-  name: string;
 }
 
 interface State {
@@ -119,12 +116,10 @@ function framedOf(workspace: Workspace, state: State): { framed: Framed[]; lost:
     first ??= shot;
     framed.push({
       at: i,
-      key: `${i}`,
       take,
       rig,
       shot,
       words: takeWords(shot.rig),
-      name: rig.name,
     });
   }
   return { framed, lost: state.takes.length - framed.length };

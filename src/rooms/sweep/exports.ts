@@ -4,6 +4,7 @@ import type { SweepStep } from '@/core/sweep/axes';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { verdictPaths } from '@/ui/marks/verdictPaths';
 import { escapedMarkup } from '@/core/words/markup';
+import { pngOfCanvas } from '@/ui/canvas';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
 import { cellLight } from './paintCells';
@@ -113,9 +114,7 @@ export async function pngOf(svg: string): Promise<Blob> {
     canvas.width = picture.naturalWidth * PNG_SCALE;
     canvas.height = picture.naturalHeight * PNG_SCALE;
     canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-    const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
-    if (!blob) throw new Error('the picture could not be made');
-    return blob;
+    return await pngOfCanvas(canvas);
   } finally {
     URL.revokeObjectURL(url);
   }

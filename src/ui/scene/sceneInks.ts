@@ -1,5 +1,6 @@
 /** Colours of the scene: quiet things in the room's own tones, light in amber. */
 import type { Ink } from '@/core/framing/scene';
+import { shownOf, towardEdge } from '../stage/haloPaint';
 import type { Theme } from '../theme/themeScript';
 
 type Inks = Readonly<Record<Ink, string>> & { readonly lampRim: string };
@@ -29,22 +30,15 @@ export const SCENE_INKS: Readonly<Record<Theme, Inks>> = {
   },
 };
 
-/** Display gamma: screens show the square root and a bit of what they are told. */
-const GAMMA = 2.2;
-
-/** How much black lies over the picture where so much light is left. */
-const shadeOf = (light: number): number => 1 - Math.max(0, light) ** (1 / GAMMA);
-
-/** Samples of the fall-off along the radius, closer together toward the edge. */
+/** Samples of the fall-off along the radius. */
 const SHADE_STOPS = 40;
+
+/** How much black lies over the picture along the halo's radius. */
 export const shadeStops = (
   lightAt: (rMm: number) => number,
   reachMm: number,
 ): { share: number; alpha: number }[] =>
-  Array.from({ length: SHADE_STOPS + 1 }, (_, i) => {
-    const share = 1 - (1 - i / SHADE_STOPS) ** 2;
-    return { share, alpha: shadeOf(lightAt(share * reachMm)) };
-  });
+  towardEdge(SHADE_STOPS).map((share) => ({ share, alpha: 1 - shownOf(lightAt(share * reachMm)) }));
 
 /** A blur disc of a diameter, as the deviation of a bell curve about as wide. */
 export const deviationOf = (blur: number): number => blur / 4;

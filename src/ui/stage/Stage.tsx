@@ -6,6 +6,7 @@ import type { Report } from '@/core/rig/report/evaluate';
 import type { Theme } from '../theme/themeScript';
 import { oneLine, PHONE } from '../theme/type';
 import { useTheme } from '../theme/useTheme';
+import { sized } from '../canvas';
 import { useLatest } from '../useLatest';
 import { useSize } from '../useSize';
 import { paintHalo } from './haloPaint';
@@ -68,16 +69,10 @@ function Paint({ report, shown, view, theme }: PaintProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { halo, frame } = report;
   useEffect(() => {
-    const element = canvas.current;
-    const context = element?.getContext('2d');
-    if (!element || !context) return;
-    const ratio = Math.min(2, window.devicePixelRatio || 1);
-    const [w, h] = [Math.round(view.widthPx * ratio), Math.round(view.heightPx * ratio)];
-    if (element.width !== w || element.height !== h) {
-      element.width = w;
-      element.height = h;
-    }
-    context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    const sheet = sized(canvas.current, view.widthPx, view.heightPx);
+    if (!sheet) return;
+    const { context, density } = sheet;
+    context.scale(density, density);
     if (shown.kind === 'light') paintHalo(context, halo.model, frame.delivered, view, theme);
     else paintThrough(context, shown, halo.model, frame.delivered, view, theme);
   }, [halo.model, frame, shown, view, theme]);

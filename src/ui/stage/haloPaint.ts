@@ -8,6 +8,13 @@ const SAMPLES = 96;
 /** Display gamma: screens show the square root and a bit of what they are told. */
 const GAMMA = 2.2;
 
+/** What is shown of a light 0..1, 0..1. */
+export const shownOf = (light: number): number => Math.max(0, light) ** (1 / GAMMA);
+
+/** Shares of a halo's radius, so many steps from its middle to its edge, closer together toward the edge. */
+export const towardEdge = (samples: number): number[] =>
+  Array.from({ length: samples + 1 }, (_, i) => 1 - (1 - i / samples) ** 2);
+
 type Rgb = readonly [number, number, number];
 
 const LAMP: Rgb = [255, 209, 145];
@@ -25,7 +32,7 @@ const mix = (from: Rgb, to: Rgb, share: number): string => {
 
 /** Colour of a light 0..1: a lamp on black, or ink printed where light is lost. */
 function lightColour(light: number, theme: Theme): string {
-  const shown = Math.max(0, light) ** (1 / GAMMA);
+  const shown = shownOf(light);
   return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
 }
 
@@ -42,10 +49,10 @@ export const lightStops = (
   theme: Theme,
   samples = SAMPLES,
 ): LightStop[] =>
-  Array.from({ length: samples + 1 }, (_, i) => {
-    const share = 1 - (1 - i / samples) ** 2;
-    return { share, colour: lightColour(lightAt(halo, share * reachMm).light, theme) };
-  });
+  towardEdge(samples).map((share) => ({
+    share,
+    colour: lightColour(lightAt(halo, share * reachMm).light, theme),
+  }));
 
 /** Radial gradient of the halo about its centre, in px. */
 function haloGradient(

@@ -8,28 +8,23 @@ import {
   stabilisationCropSchema,
 } from '../records/body';
 import { frameSizeSchema, plateSchema } from '../records/common';
-import { haloSampleSchema, rimSchema } from '../records/haloSample';
-import { knowledgeSchema, nothingKnown } from '../records/knowledge';
 import { lensSchema } from '../records/lens';
 import { markingSchema } from '../records/marking';
 import { mountSchema } from '../records/mount';
 import { ownRimSchema, partSchema } from '../records/part';
 import { fieldsOf } from './fieldsOf';
-import type { FieldGroup, KitTable, NumberField, ScalarField } from './fieldTypes';
-import type { Unit } from './quantity';
+import { KNOWLEDGE, rimFields, SAMPLES, type AsksNumber } from './lensLists';
+import type { FieldGroup, KitTable, ScalarField } from './fieldTypes';
 
 const lens = fieldsOf(lensSchema);
 const body = fieldsOf(bodySchema);
 const part = fieldsOf(partSchema);
 const mount = fieldsOf(mountSchema);
 const marking = fieldsOf(markingSchema);
-const sample = fieldsOf(haloSampleSchema);
-const known = fieldsOf(knowledgeSchema);
 const mode = fieldsOf(modeSchema);
 const crop = fieldsOf(stabilisationCropSchema);
 const travel = fieldsOf(sensorTravelSchema);
 const points = fieldsOf(autofocusPointsSchema);
-const rim = fieldsOf(rimSchema);
 const ownRim = fieldsOf(ownRimSchema);
 const glass = fieldsOf(plateSchema);
 const frame = fieldsOf(frameSizeSchema);
@@ -37,9 +32,6 @@ const frame = fieldsOf(frameSizeSchema);
 /* Fields that several records share: each is asked of the record's own schema, so that it has them. */
 interface AsksText<P extends string> {
   text: (path: P, label: string, long?: boolean) => ScalarField;
-}
-interface AsksNumber<P extends string> {
-  number: (path: P, label: string, unit?: Unit) => NumberField;
 }
 type Contact = 'focus' | 'aperture' | 'metadata' | 'stabiliser';
 interface AsksContacts {
@@ -79,72 +71,11 @@ const contacts = (of: AsksContacts): FieldGroup => ({
   ],
 });
 
-const rimFields = (of: AsksNumber<'edgeRadiusMm' | 'softnessMm'>): readonly NumberField[] => [
-  of.number('edgeRadiusMm', 'Edge radius', 'mm'),
-  of.number('softnessMm', 'Softness', 'mm'),
-];
-
 const GLASS = [
   glass.number('thicknessMm', 'Thickness', 'mm'),
   glass.number('index', 'Refractive index'),
 ];
 const FRESH_GLASS = { thicknessMm: 2, index: 1.52 };
-
-const SAMPLES = lens.list('halo', 'Halo samples', {
-  one: 'sample',
-  summary: 'focalMm',
-  fresh: {
-    id: '',
-    focalMm: 50,
-    fNumber: 8,
-    focusM: null,
-    front: { edgeRadiusMm: 21.6, softnessMm: 1 },
-    meaning: 'half light',
-    rear: null,
-    exitPupilMm: null,
-    centreXMm: 0,
-    centreYMm: 0,
-    edgeSigmaMm: 0.5,
-    evidence: { kind: 'published', date: '', frames: 0, source: '' },
-    note: '',
-  },
-  fields: [
-    sample.number('focalMm', 'Focal length', 'mm'),
-    sample.number('fNumber', 'f-number'),
-    sample.number('focusM', 'Focus; empty is infinity', 'm'),
-    sample.number('front.edgeRadiusMm', 'Edge radius, front rim', 'mm'),
-    sample.choice('meaning', 'A published radius means'),
-    sample.number('front.softnessMm', 'Softness, front rim', 'mm'),
-    sample.maybe('rear', 'A second, rear rim', {
-      fields: rimFields(rim),
-      fresh: { edgeRadiusMm: 22, softnessMm: 1 },
-    }),
-    sample.number('exitPupilMm', 'Exit pupil from the sensor', 'mm'),
-    sample.number('centreXMm', 'Centre, right', 'mm'),
-    sample.number('centreYMm', 'Centre, down', 'mm'),
-    sample.number('edgeSigmaMm', 'Edge known to ±', 'mm'),
-    sample.choice('evidence.kind', 'Evidence'),
-    sample.text('evidence.date', 'Date, such as 2026-05-12'),
-    sample.number('evidence.frames', 'Test frames'),
-    sample.text('evidence.source', 'Source'),
-    sample.text('note', 'Note', true),
-  ],
-});
-
-const KNOWLEDGE = lens.list('knowledge', 'What you know of it', {
-  one: 'note',
-  summary: 'focalMm',
-  fresh: nothingKnown('', null, null),
-  fields: [
-    known.number('focalMm', 'At the zoom mark; empty is any', 'mm'),
-    known.number('fNumber', 'At the aperture; empty is any'),
-    known.choice('corners', 'Corners'),
-    known.choice('distortion', 'Distortion'),
-    known.choice('breathing', 'Breathing'),
-    known.choice('zoomFocus', 'Focus while zooming'),
-    known.text('character', 'Character'),
-  ],
-});
 
 const LENSES: readonly FieldGroup[] = [
   {

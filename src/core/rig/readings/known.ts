@@ -8,6 +8,7 @@ import {
 import type { Lens } from '../../kit/records/lens';
 import { stopsBetweenFNumbers } from '../../optics/stops';
 import { fWords, mm } from '../../words/figures';
+import type { Why } from './whyTypes';
 
 export interface Known {
   aspect: KnownAspect | 'character';
@@ -84,3 +85,12 @@ export function knownWords(
   const known = knownAt(lens, at).find((k) => k.aspect === aspect);
   return known ? `${known.word}, seen ${known.where}` : null;
 }
+
+/** Why something is said of a lens: its owner said it. `inputs` are what of it is shown. */
+export const whyKnown = (inputs: Why['inputs']): Why => ({
+  title: 'What you know of this lens',
+  formula: 'what its owner said of it nearest to this zoom mark and aperture',
+  inputs,
+  evidence:
+    'Data only: nothing is worked out from it, and nothing is said that nobody saw. Said on the Bench or in the Kit.',
+});

@@ -1,5 +1,6 @@
 /** Why the readings of practice are what they are: handling, picture, detail, and whether it goes together. */
 import { fullName } from '../../kit/records/body';
+import type { Report } from '../report/evaluate';
 import type { Explain } from './whyTypes';
 import {
   fWords,
@@ -30,6 +31,12 @@ export type PracticeReading =
   | 'contacts';
 
 const THIN_LENS = 'Thin lens; distances from the lens.';
+
+/** How the resolution of a lens is known. */
+export const resolutionEvidence = ({ evidence }: Report['sharpness']): string =>
+  evidence === 'own figure'
+    ? 'The lens figure is its owner’s own.'
+    : 'The lens figure is what is usual for its class: an assumption.';
 
 export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
   native: (_, { native, verdict }) => ({
@@ -188,12 +195,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
       ['sensor', lpMm(sharpness.sensor)],
       ['pixel pitch', `${fixed(sharpness.pitchMm * 1000, 2)} µm`],
     ],
-    evidence: [
-      sharpness.converterOrCrop?.sentence,
-      sharpness.evidence === 'own figure'
-        ? 'The lens figure is its owner’s own.'
-        : 'The lens figure is what is usual for its class: an assumption.',
-    ]
+    evidence: [sharpness.converterOrCrop?.sentence, resolutionEvidence(sharpness)]
       .filter(Boolean)
       .join(' '),
   }),

@@ -42,7 +42,7 @@ interface Rule {
 /** From this focal length on the sun burns, mm behind the train. */
 const BURNING_FOCAL_MM = 200;
 /** From this mass on a lens hangs from a foot or a support, g. */
-const HEAVY_LENS_G = 1200;
+export const HEAVY_LENS_G = 1200;
 /** From so many parts in a row on their tolerances matter; common practice, no source. */
 const MANY_ADAPTERS = 2;
 /** Adapters that miss the registers by more were made to other tolerances, mm; common practice, no source. */

@@ -66,6 +66,14 @@ export interface AutofocusReport {
   sentence: string;
 }
 
+/** The states in a word, as tables and readings have them. */
+export const AUTOFOCUS_WORDS: Readonly<Record<AutofocusReport['state'], string>> = {
+  works: 'works',
+  'too slow': 'fails',
+  manual: 'by hand',
+  'not known': 'not known',
+};
+
 export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport {
   const { lens, body, parts, settings } = rig;
   const openFNumber = fNumberBehind(parts, openFNumberAt(lens, settings.focalMm));

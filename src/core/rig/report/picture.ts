@@ -13,7 +13,9 @@ import {
   type Subject,
 } from '../../optics/depth';
 import type { FrameSize } from '../../optics/formats';
+import type { Lens } from '../../kit/records/lens';
 import type { Rig } from '../rig';
+import { lightOf, setUp } from './setUp';
 import { frontFactor, lensFNumberOf, type TrainLight } from '../train';
 
 export interface ZoneShares {
@@ -68,7 +70,7 @@ const CENTRED = { xMm: 0, yMm: 0 };
  * What the rig is focused on. A front converter of factor A brings the subject A² nearer and makes it A times
  * smaller for the lens behind it.
  */
-export function subjectOf(
+function subjectOf(
   { lens, parts }: Rig,
   { focalMm, fNumber, factor }: TrainLight,
   setting: Setting,
@@ -81,6 +83,17 @@ export function subjectOf(
     entrancePupilMm: focalMm / fNumber,
     focalMm,
   };
+}
+
+/** From the sensor to what is in focus, m; null at infinity. `distanceMm` counts from the entrance pupil. */
+const fromSensorM = (lens: Lens, setting: Setting, distanceMm: number | null): number | null =>
+  distanceMm === null ? null : (distanceMm + distancesOf(lens, setting).imageMm) / 1000;
+
+/** What a rig is focused on as it is set, and how far that is from the sensor, m; null at infinity. */
+export function inFocus(rig: Rig): { subject: Subject; subjectM: number | null } {
+  const { setting } = setUp(rig);
+  const subject = subjectOf(rig, lightOf(rig), setting);
+  return { subject, subjectM: fromSensorM(rig.lens, setting, subject.distanceMm) };
 }
 
 export function pictureReport(
@@ -114,7 +127,7 @@ export function pictureReport(
     hyperfocalM: hyperfocalM(light.focalMm, light.fNumber, circleMm),
     depth: depthAbout(subject, circleMm),
     depthBases: bases,
-    subjectM: distanceMm === null ? null : (distanceMm + distancesOf(lens, setting).imageMm) / 1000,
+    subjectM: fromSensorM(lens, setting, distanceMm),
     blur: distanceMm === null ? [] : BEHIND_M.map(blurBehind),
     zones: zoneShares(delivered, halo.centre, halfLightMm),
     zonesOfDesign: zoneShares(lens.designFormat, CENTRED, halfLightMm / light.factor),
