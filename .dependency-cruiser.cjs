@@ -22,8 +22,11 @@ const CORE = [
   'core/choose',
   'core/converters',
   'core/framing',
+  'core/guides',
+  'core/card',
   ...MEASURE,
   'core/bench-camera',
+  'core/correction',
   'core/exchange',
   'core/demo',
 ];
@@ -57,6 +60,8 @@ const HOUSE = [
 
   ['core/converters', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
   ['core/framing', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
+  ['core/guides', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
+  ['core/card', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
 
   // Measuring knows no rig and not the camera it is tried on.
   ['core/measure/file', GROUND],
@@ -68,10 +73,20 @@ const HOUSE = [
   ],
   // The simulated camera shares no formula with the fit or the halo: it can try them.
   ['core/bench-camera', [...GROUND, ...KIT, 'core/measure/file']],
+  ['core/correction', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, ...MEASURE]],
 
   [
     'core/exchange',
-    [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep', 'core/framing'],
+    [
+      ...GROUND,
+      ...KIT,
+      'core/halo',
+      'core/frame',
+      ...RIG,
+      'core/sweep',
+      'core/framing',
+      'core/guides',
+    ],
   ],
   // The demo is data.
   ['core/demo', [...GROUND, ...KIT]],

@@ -5,6 +5,8 @@ import standaloneCode from 'ajv/dist/standalone';
 import { tideMill } from '../src/core/demo/tideMill';
 import { writeWorkspace } from '../src/core/exchange/workspaceJson';
 import type { TObject } from '../src/core/kit/records/schema';
+import { framingFileSchema } from '../src/core/kit/records/framingFile';
+import { lensFileSchema } from '../src/core/kit/records/lensFile';
 import { rigFileSchema } from '../src/core/kit/records/rigFile';
 import { DEFINITIONS, TABLE_NAMES, workspaceSchema } from '../src/core/kit/records/workspace';
 
@@ -33,13 +35,15 @@ function validatorCode(): string {
   });
   ajv.addSchema({ ...workspaceSchema, $id: WORKSPACE_ID });
   ajv.addSchema({ ...sharingDefinitions(rigFileSchema), $id: 'rigFile' });
+  ajv.addSchema({ ...sharingDefinitions(lensFileSchema), $id: 'lensFile' });
+  ajv.addSchema({ ...framingFileSchema, $id: 'framingFile' });
   const recordIds = [...TABLE_NAMES, 'judgement'].map((table) => {
     ajv.addSchema({ $id: table, $ref: `${WORKSPACE_ID}#/definitions/${table}` });
     return [table, table] as const;
   });
   const code = standaloneCode(
     ajv,
-    Object.fromEntries([[WORKSPACE_ID, WORKSPACE_ID], ['rigFile', 'rigFile'], ...recordIds]),
+    Object.fromEntries([WORKSPACE_ID, 'rigFile', 'lensFile', 'framingFile'].map((id) => [id, id] as const).concat(recordIds)),
   );
   if (code.includes('require(')) throw new Error('generated validators need code at run time');
   return `// Generated from the record schemas by npm run generate. Do not edit.\n${code}\n`;
@@ -60,5 +64,6 @@ export function generatedFiles(): Record<string, string> {
     'docs/workspace.schema.json': json(workspaceSchema),
     'docs/examples/tide-mill.workspace.json': writeWorkspace(tideMill),
     'docs/rig.schema.json': json(rigFileSchema),
+    'docs/lens.schema.json': json(lensFileSchema),
   };
 }

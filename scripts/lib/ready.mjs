@@ -25,6 +25,10 @@ const DEBIAN = [
   { file: '/usr/bin/chromedriver', name: 'chromium-driver' },
   { file: '/usr/bin/exiftool', name: 'libimage-exiftool-perl' },
   { file: '/usr/share/lensfun/version_1', name: 'liblensfun-data-v1' },
+  { file: '/usr/include/lensfun/lensfun.h', name: 'liblensfun-dev' },
+  { file: '/usr/bin/gcc', name: 'gcc' },
+  { file: '/usr/include/stdio.h', name: 'libc6-dev' },
+  { file: '/usr/bin/pdftotext', name: 'poppler-utils' },
 ];
 
 /** Installs what the tests need from Debian, where it is absent and allowed. */

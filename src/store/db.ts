@@ -113,6 +113,7 @@ const STORES: Readonly<Record<number, Readonly<Record<string, string>>>> = {
   3: { markings: 'id', backups: '++id, at' },
   4: { measurements: 'id', grids: 'id, at' },
   6: { jobs: 'id' },
+  7: { days: 'id' },
 };
 
 /** Since these the records are as before, and how they are kept is not. */
@@ -197,6 +198,7 @@ export class HaloDatabase extends Dexie {
   declare markings: Table<Records['markings'], string>;
   declare measurements: Table<Records['measurements'], string>;
   declare jobs: Table<Records['jobs'], string>;
+  declare days: Table<Records['days'], string>;
   declare grids: Table<KeptGrid, string>;
   declare backups: EntityTable<Backup, 'id'>;
   declare backupTexts: Table<BackupText, number>;

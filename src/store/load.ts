@@ -14,6 +14,7 @@ export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
     rigs: await db.rigs.toArray(),
     measurements: await db.measurements.toArray(),
     jobs: await db.jobs.toArray(),
+    days: await db.days.toArray(),
     judgement: await readJudgement(db),
   }));
 

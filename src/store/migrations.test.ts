@@ -90,6 +90,7 @@ const STORES: readonly Record<string, string>[] = [
   { markings: 'id', backups: '++id, at' },
   { measurements: 'id', grids: 'id, at' },
   {},
+  { jobs: 'id' },
 ];
 
 /**

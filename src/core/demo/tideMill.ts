@@ -6,6 +6,7 @@ import { DEFAULT_JUDGEMENT } from '../kit/records/judgement';
 import type { Workspace } from '../kit/records/workspace';
 import { bodies } from './bodies';
 import { cineAndOldLenses } from './cineAndOldLenses';
+import { days } from './days';
 import { jobs } from './jobs';
 import { markings } from './markings';
 import { mounts } from './mounts';
@@ -22,5 +23,6 @@ export const tideMill: Workspace = {
   markings,
   measurements: [],
   jobs,
+  days,
   judgement: DEFAULT_JUDGEMENT,
 };

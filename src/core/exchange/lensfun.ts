@@ -79,6 +79,8 @@ const parser = new XMLParser({
   parseAttributeValue: false,
   // Refused before parsing; what is left are the five entities of XML itself.
   processEntities: true,
+  // Characters told by number too.
+  htmlEntities: true,
   isArray: (name) =>
     LISTS.has(name) || name === 'calibration' || name === 'focal' || name === 'aperture',
 });

@@ -67,6 +67,27 @@ export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
   };
 }
 
+/** What a mode writes: the area of the sensor its picture shows, and its pixels, both whole. */
+export interface RecordedFrame extends FrameSize {
+  widthPx: number;
+  heightPx: number;
+}
+
+/**
+ * The picture as it is recorded, with the body's crops in force and nothing else cut. Video keeps its pixels and
+ * spreads them over less of the sensor; stills lose those that are cut off (common practice, no source).
+ */
+export function recordedFrame(mode: Mode, linearCrop: number): RecordedFrame {
+  const writtenPx = mode.recordedWidthPx ?? mode.widthPx;
+  const widthPx = mode.use === 'video' ? writtenPx : writtenPx / linearCrop;
+  return {
+    widthMm: mode.widthMm / linearCrop,
+    heightMm: mode.heightMm / linearCrop,
+    widthPx: Math.round(widthPx),
+    heightPx: Math.round((widthPx * mode.heightPx) / mode.widthPx),
+  };
+}
+
 /** Megapixels of the part of a delivered frame that a clean frame within it takes. */
 export const cleanMegapixels = (delivered: DeliveredFrame, clean: FrameSize): number =>
   (delivered.megapixels * clean.widthMm * clean.heightMm) /

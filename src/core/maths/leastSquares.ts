@@ -17,7 +17,8 @@ export interface Problem {
   hold: (p: Float64Array) => void;
 }
 
-const emptySums = (size: number): Sums => ({
+/** Nothing summed yet. */
+export const emptySums = (size: number): Sums => ({
   cost: 0,
   gradient: new Float64Array(size),
   curvature: new Float64Array(size * size),

@@ -77,6 +77,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { to: 4, name: 'the log: measurements, and markings on barrels', records: {} },
   STEPS_TO_UNDO,
   { to: 6, name: 'jobs, and how gear is to be had', records: {} },
+  { to: 7, name: 'days of shooting', records: {} },
 ];
 
 /** One record of a table of version `from` brought up to version `to`, by default today's. */

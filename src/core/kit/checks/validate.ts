@@ -5,6 +5,8 @@ import { recordProblems, workspaceProblems } from './plausible';
 import { valueAtKeys } from '../fields/paths';
 import { ok, type Problem, type Result } from '../../words/problem';
 import { judgementSchema, type Judgement } from '../records/judgement';
+import { framingFileSchema, type FramingDecisionList } from '../records/framingFile';
+import { lensFileSchema, type LensFile } from '../records/lensFile';
 import { rigFileSchema, type RigFile } from '../records/rigFile';
 import { isJson, type JsonSchema } from '../records/schema';
 import {
@@ -47,7 +49,10 @@ function allowedWords(schema: JsonSchema): string {
     return `${kind} from ${plain(s.minimum)} to ${plain(s.maximum)}${or}`;
   }
   if (types.includes('string')) {
-    if (s.pattern) return `a date such as 2026-05-12, or empty`;
+    if (s.pattern)
+      return plain(s.pattern).includes('d{4}')
+        ? 'a date such as 2026-05-12, or empty'
+        : 'letters, digits, _ and - alone';
     return `text of ${s.minLength ? `${plain(s.minLength)} to` : 'at most'} ${plain(s.maxLength)} characters${or}`;
   }
   if (types.includes('boolean')) return 'true or false';
@@ -181,6 +186,18 @@ export const checkRigFile = (data: unknown): Result<RigFile> =>
           },
         ]),
   ]);
+
+/** Checks a lens file of the present version. */
+export const checkLensFile = (data: unknown): Result<LensFile> =>
+  check<LensFile>(validators.lensFile, lensFileSchema, data, (file) => [
+    ...recordProblems('lenses', file.lens, '/lens'),
+    ...file.bodies.flatMap((body, i) => recordProblems('bodies', body, `/bodies/${i}`)),
+    ...file.parts.flatMap((part, i) => recordProblems('parts', part, `/parts/${i}`)),
+  ]);
+
+/** Checks a framing decision list; what it names and this program does not know is kept. */
+export const checkFramingFile = (data: unknown): Result<FramingDecisionList> =>
+  check<FramingDecisionList>(validators.framingFile, framingFileSchema, data, () => []);
 
 /** Checks one record of a table. */
 export const checkRecord = <T extends TableName>(table: T, data: unknown): Result<Tables[T]> =>

@@ -3,7 +3,7 @@ import type { Tables } from '../records/workspace';
 import type { Unit } from './quantity';
 
 /** Tables edited by field; rigs are put together on the Bench, measurements come from frames. */
-export type KitTable = Exclude<keyof Tables, 'rigs' | 'measurements' | 'jobs'>;
+export type KitTable = Exclude<keyof Tables, 'rigs' | 'measurements' | 'jobs' | 'days'>;
 export const KIT_TABLES: readonly KitTable[] = ['lenses', 'bodies', 'parts', 'mounts', 'markings'];
 
 interface Named {

@@ -1,5 +1,6 @@
 /** The whole workspace as one value and one file. */
 import { bodyExample, bodySchema } from './body';
+import { dayExample, daySchema } from './day';
 import { jobExample, jobSchema } from './job';
 import { DEFAULT_JUDGEMENT, judgementSchema } from './judgement';
 import { lensExample, lensSchema } from './lens';
@@ -24,6 +25,7 @@ export const RECORD_SCHEMAS = {
   markings: markingSchema,
   measurements: measurementSchema,
   jobs: jobSchema,
+  days: daySchema,
 };
 
 /** The kinds of record a workspace holds, by table. */
@@ -41,6 +43,7 @@ export const TABLE_WORDS: Record<TableName, readonly [one: string, many: string]
   markings: ['marking', 'markings'],
   measurements: ['measurement', 'measurements'],
   jobs: ['job', 'jobs'],
+  days: ['day', 'days'],
 };
 
 /** Schema definitions a file schema refers to, by table name. */
@@ -80,6 +83,7 @@ export const workspaceSchema = record(
     markings: tableOf('markings', 1000),
     measurements: tableOf('measurements', 50_000),
     jobs: tableOf('jobs', 1000),
+    days: tableOf('days', 1000),
     judgement: refTo('judgement', { default: {} }),
   },
   FILE_SCHEMA,
@@ -96,6 +100,7 @@ export const EMPTY_WORKSPACE: Workspace = {
   markings: [],
   measurements: [],
   jobs: [],
+  days: [],
   judgement: DEFAULT_JUDGEMENT,
 };
 
@@ -120,5 +125,6 @@ export const workspaceExample: WorkspaceFile = {
   markings: [markingExample],
   measurements: [measurementExample],
   jobs: [jobExample],
+  days: [dayExample],
   judgement: DEFAULT_JUDGEMENT,
 };

@@ -9,5 +9,8 @@ export const parts: ValidateFunction;
 export const rigs: ValidateFunction;
 export const markings: ValidateFunction;
 export const jobs: ValidateFunction;
+export const days: ValidateFunction;
+export const framingFile: ValidateFunction;
+export const lensFile: ValidateFunction;
 export const measurements: ValidateFunction;
 export const judgement: ValidateFunction;

@@ -1,0 +1,320 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { decode } from 'fast-png';
+import fc from 'fast-check';
+import sharp from 'sharp';
+import { decode as decodeTiff } from 'tiff';
+import { afterAll, describe, expect, it } from 'vitest';
+import { demoRig } from '../../../tests/support/demo';
+import { runs } from '../../../tests/support/seed';
+import { recordedFrame } from '../frame/pipeline';
+import { lightAt, type Halo } from '../halo/rims';
+import type { PixelImage } from '../measure/file/pixels';
+import { setUp } from '../rig/report/setUp';
+import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
+import { gainRow, gainTable, MOST_GAIN, reachOfFrame } from './gain';
+import { gainMapFile } from './gainMap';
+import { frameOfPicture, liftCost, liftPicture, turnedPlace } from './liftPicture';
+import { halfBits, writeTiff } from './tiffOut';
+
+const folder = mkdtempSync(join(tmpdir(), 'halo-correction-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const exif = (bytes: Uint8Array, name: string): Record<string, unknown> => {
+  const file = join(folder, name);
+  writeFileSync(file, bytes);
+  const said = execFileSync('exiftool', ['-n', '-j', file], { encoding: 'utf8' });
+  return (JSON.parse(said) as Record<string, unknown>[])[0] ?? {};
+};
+
+const halos = new Map<string, Halo>();
+function halo(id: string): Halo {
+  const known = halos.get(id) ?? setUp(demoRig(id)).halo;
+  halos.set(id, known);
+  return known;
+}
+const small = (id: string) => ({
+  ...recordedFrame(demoRig(id).mode, 1),
+  widthPx: 300,
+  heightPx: 200,
+});
+
+/** IEEE 754 binary16 read by its definition. */
+const half = (bits: number): number => {
+  const [exponent, fraction] = [bits >> 10, bits & 1023];
+  return exponent === 0 ? fraction * 2 ** -24 : (1 + fraction / 1024) * 2 ** (exponent - 15);
+};
+
+describe('gain', () => {
+  it('is one over the light of the halo at every pixel, to a thousandth of a stop', () => {
+    const rig = demoRig('wheel-house-wide');
+    const frame = { ...small('wheel-house-wide'), centre: { xMm: 0.8, yMm: -0.4 } };
+    const table = gainTable(setUp(rig).halo, reachOfFrame(frame));
+    const row = new Float32Array(frame.widthPx);
+    for (const y of [0, 57, 199]) {
+      gainRow(table, frame, y, row);
+      for (const x of [0, 13, 150, 299]) {
+        const r = Math.hypot(
+          ((x + 0.5) / 300 - 0.5) * frame.widthMm - 0.8,
+          ((y + 0.5) / 200 - 0.5) * frame.heightMm + 0.4,
+        );
+        const expected = Math.min(MOST_GAIN, 1 / lightAt(setUp(rig).halo, r).light);
+        expect(Math.abs(Math.log2((row[x] ?? 0) / expected))).toBeLessThan(0.001);
+      }
+    }
+  });
+
+  it('never passes three stops, and does nothing at no strength', () => {
+    const table = gainTable(halo('lantern-room'), 20);
+    expect(Math.max(...table.gains)).toBe(MOST_GAIN);
+    expect(new Set(gainTable(halo('lantern-room'), 20, 0).gains)).toEqual(new Set([1]));
+  });
+});
+
+describe('a gain map', () => {
+  it('says the same in whole numbers and in half floats, read by other libraries', () => {
+    const frame = small('wheel-house-wide');
+    const png = gainMapFile(halo('wheel-house-wide'), frame, 'PNG, 16 bits');
+    const tiff = gainMapFile(halo('wheel-house-wide'), frame, 'TIFF, 16 bits');
+    const float = gainMapFile(halo('wheel-house-wide'), frame, 'TIFF, half float');
+    const pixels = decode(png.bytes);
+    expect([pixels.width, pixels.height, pixels.depth, pixels.channels]).toEqual([300, 200, 16, 1]);
+    expect(pixels.text.Description).toContain(`65535 is a gain of ${png.fullScale}`);
+    const [page] = decodeTiff(tiff.bytes);
+    expect([...(page?.data ?? [])]).toEqual([...pixels.data]);
+    const bits = new Uint16Array(float.bytes.buffer, 8, 300 * 200);
+    const worst = bits.reduce((most, b, i) => {
+      const whole = ((pixels.data[i] ?? 0) / 65_535) * png.fullScale;
+      return Math.max(most, Math.abs(half(b) / whole - 1));
+    }, 0);
+    expect(worst).toBeLessThan(0.001);
+    const told = exif(float.bytes, 'gain.tif');
+    expect([told.BitsPerSample, told.SampleFormat, told.ImageWidth]).toEqual([16, 3, 300]);
+    expect(told.ImageDescription).toContain('multiply linear values');
+  });
+
+  it('rounds half floats to the nearest', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1e-7, max: 60_000, noNaN: true }), (value) => {
+        const is = half(halfBits(value));
+        const step = 2 ** (Math.max(-14, Math.floor(Math.log2(value))) - 10);
+        expect(Math.abs(is - value)).toBeLessThanOrEqual(step / 2 + 1e-12);
+      }),
+      { numRuns: runs(500) },
+    );
+    expect([halfBits(0), halfBits(1), halfBits(2), halfBits(-1), halfBits(1e9)]).toEqual([
+      0, 0x3c00, 0x4000, 0, 0x7bff,
+    ]);
+  });
+});
+
+/** A flat grey wall through a halo, on linear values. */
+function wallThrough(id: string, depth: 8 | 16, channels: 1 | 3): PixelImage {
+  const frame = small(id);
+  const full = depth === 8 ? 255 : 65_535;
+  const data =
+    depth === 8 ? new Uint8Array(300 * 200 * channels) : new Uint16Array(300 * 200 * channels);
+  for (let i = 0; i < 300 * 200; i += 1) {
+    const r = Math.hypot(
+      (((i % 300) + 0.5) / 300 - 0.5) * frame.widthMm - halo(id).centre.xMm,
+      ((Math.floor(i / 300) + 0.5) / 200 - 0.5) * frame.heightMm - halo(id).centre.yMm,
+    );
+    const value = Math.round(lightAt(halo(id), r).light * 0.4 * full);
+    data.fill(value, i * channels, (i + 1) * channels);
+  }
+  return { widthPx: 300, heightPx: 200, channels, depth, data };
+}
+
+describe('lifting a picture', () => {
+  it('evens out a wall, and leaves alpha, size and depth', () => {
+    const image = wallThrough('waders-at-dawn', 16, 1);
+    const frame = frameOfPicture(
+      image,
+      small('waders-at-dawn'),
+      halo('waders-at-dawn').centre,
+      1,
+      'wall',
+    );
+    if (!frame.ok) throw new Error('it has the shape');
+    const { image: lifted, clippedShare } = liftPicture(
+      image,
+      halo('waders-at-dawn'),
+      frame.value,
+      {
+        tone: 'linear',
+        strength: 1,
+      },
+    );
+    const middle = lifted.data[100 * 300 + 150] ?? 0;
+    const worst = [...lifted.data].reduce(
+      (most, v) => Math.max(most, Math.abs(Math.log2(v / middle))),
+      0,
+    );
+    expect(worst).toBeLessThan(0.002);
+    expect(clippedShare).toBe(0);
+    expect(lifted.depth).toBe(16);
+    const withAlpha = { ...wallThrough('waders-at-dawn', 8, 1), channels: 2 as const };
+    const two = new Uint8Array(300 * 200 * 2).fill(77);
+    const kept = liftPicture({ ...withAlpha, data: two }, halo('waders-at-dawn'), frame.value, {
+      tone: 'srgb',
+      strength: 1,
+    });
+    expect(kept.image.data[1]).toBe(77);
+  });
+
+  it('changes nothing at no strength, whatever the tone', () => {
+    const image = wallThrough('wheel-house-wide', 8, 3);
+    const frame = { ...small('wheel-house-wide'), centre: { xMm: 0, yMm: 0 } };
+    for (const tone of ['srgb', 'linear'] as const) {
+      const { image: same } = liftPicture(image, halo('wheel-house-wide'), frame, {
+        tone,
+        strength: 0,
+      });
+      expect(Buffer.from(same.data).equals(Buffer.from(image.data))).toBe(true);
+    }
+  });
+
+  it('counts what it drives into white', () => {
+    const image = wallThrough('waders-at-dawn', 8, 1);
+    const bright = { ...image, data: (image.data as Uint8Array).map(() => 250) };
+    const frame = { ...small('waders-at-dawn'), centre: { xMm: 0, yMm: 0 } };
+    const { clippedShare } = liftPicture(bright, halo('waders-at-dawn'), frame, {
+      tone: 'linear',
+      strength: 1,
+    });
+    expect(clippedShare).toBeGreaterThan(0.2);
+  });
+
+  it('tells the noise it costs ring by ring, and where nothing is left', () => {
+    const frame = { ...small('lantern-room'), centre: { xMm: 0, yMm: 0 } };
+    const cost = liftCost(halo('lantern-room'), frame);
+    expect(cost.nothingLeftMm).not.toBeNull();
+    for (const { stops, radiusMm, isoFactor } of cost.rings) {
+      expect(-Math.log2(lightAt(halo('lantern-room'), radiusMm).light)).toBeCloseTo(stops, 3);
+      expect(isoFactor).toBe(2 ** stops);
+      expect(radiusMm).toBeLessThanOrEqual(cost.nothingLeftMm ?? 0);
+    }
+    const easy = liftCost(halo('waders-at-dawn'), {
+      ...small('waders-at-dawn'),
+      centre: { xMm: 0, yMm: 0 },
+    });
+    expect(easy.nothingLeftMm).toBeNull();
+  });
+
+  it('refuses a picture of another shape, and turns with one on its side', () => {
+    const refused = frameOfPicture(
+      { widthPx: 1920, heightPx: 1080 },
+      { widthMm: 36, heightMm: 24 },
+      { xMm: 0, yMm: 0 },
+      1,
+      'a.jpg',
+    );
+    expect(!refused.ok && refused.problems[0]?.sentence).toContain('a.jpg is 1920 × 1080');
+    const upright = frameOfPicture(
+      { widthPx: 400, heightPx: 600 },
+      { widthMm: 36, heightMm: 24 },
+      { xMm: 1, yMm: 0.5 },
+      6,
+      'b.jpg',
+    );
+    // Turned a quarter to the right, what was right is below.
+    expect(upright.ok && upright.value.centre).toEqual({ xMm: -0.5, yMm: 1 });
+    expect(upright.ok && upright.value.widthMm).toBe(24);
+    expect(turnedPlace({ xMm: 1, yMm: 2 }, 3)).toEqual({ xMm: -1, yMm: -2 });
+    expect(turnedPlace({ xMm: 1, yMm: 2 }, 8)).toEqual({ xMm: 2, yMm: -1 });
+  });
+});
+
+describe('what a file says of itself goes along', () => {
+  const TOLD = [
+    '-FocalLength=35',
+    '-FNumber=2.8',
+    '-Artist=A. Sluiter <b>',
+    '-ISO=800',
+    '-overwrite_original',
+  ];
+  async function sourceOf(kind: 'jpeg' | 'png' | 'tiff', ...more: string[]): Promise<Uint8Array> {
+    const picture = sharp({ create: { width: 60, height: 40, channels: 3, background: '#888' } });
+    const file = join(
+      folder,
+      `source.${kind === 'jpeg' ? 'jpg' : kind === 'tiff' ? 'tif' : 'png'}`,
+    );
+    await picture.withIccProfile('p3').toFormat(kind).toFile(file);
+    execFileSync('exiftool', [...TOLD, ...more, file]);
+    return new Uint8Array(readFileSync(file));
+  }
+  const plain = (kind: 'jpeg' | 'png') =>
+    sharp({ create: { width: 60, height: 40, channels: 3, background: '#aaa' } })
+      .toFormat(kind)
+      .toBuffer();
+
+  it('of a JPEG, upright whichever way it was turned', async () => {
+    const source = await sourceOf('jpeg', '-n', '-Orientation=6');
+    expect(orientationOf(source)).toBe(6);
+    const bytes = jpegWith(new Uint8Array(await plain('jpeg')), source);
+    const told = exif(bytes, 'lifted.jpg');
+    expect([told.FocalLength, told.FNumber, told.ISO, told.Orientation]).toEqual([35, 2.8, 800, 1]);
+    expect(told.Artist).toBe('A. Sluiter <b>');
+    expect(String(told.ProfileDescription)).toContain('P3');
+    expect((await sharp(Buffer.from(bytes)).stats()).channels[0]?.mean).toBeCloseTo(170, 0);
+  });
+
+  it('of a PNG', async () => {
+    const source = await sourceOf('png');
+    const bytes = pngWith(new Uint8Array(await plain('png')), source);
+    const told = exif(bytes, 'lifted.png');
+    expect([told.FocalLength, told.FNumber, told.Artist]).toEqual([35, 2.8, 'A. Sluiter <b>']);
+    expect((await sharp(Buffer.from(bytes)).stats()).channels[0]?.mean).toBeCloseTo(170, 0);
+  });
+
+  it.each(['-ExifByteOrder=II', '-ExifByteOrder=MM'])(
+    'of a TIFF, with its settings: %s',
+    async (order) => {
+      const source = await sourceOf('tiff', order);
+      const bytes = writeTiff({
+        widthPx: 60,
+        heightPx: 40,
+        channels: 3,
+        kind: '16-bit',
+        data: new Uint16Array(60 * 40 * 3).fill(30_000),
+        description: '',
+        more: tiffTagsOf(source),
+      });
+      const told = exif(bytes, 'lifted.tif');
+      expect([told.FocalLength, told.FNumber, told.ISO]).toEqual([35, 2.8, 800]);
+      expect(told.Artist).toBe('A. Sluiter <b>');
+      const [page] = decodeTiff(bytes);
+      expect(page?.data[5]).toBe(30_000);
+    },
+  );
+
+  it('is nothing where the file is cut short or says nonsense', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 200 }), (bytes) => {
+        const jpeg = Uint8Array.of(
+          0xff,
+          0xd8,
+          0xff,
+          0xe1,
+          0,
+          40,
+          0x45,
+          0x78,
+          0x69,
+          0x66,
+          0,
+          0,
+          ...bytes,
+        );
+        expect(orientationOf(jpeg)).toBeGreaterThanOrEqual(1);
+        const tiff = Uint8Array.of(0x49, 0x49, 42, 0, 8, 0, 0, 0, ...bytes);
+        expect(Array.isArray(tiffTagsOf(tiff))).toBe(true);
+        expect(jpegWith(jpeg, jpeg).length).toBeGreaterThan(0);
+        expect(pngWith(bytes, bytes)).toBeInstanceOf(Uint8Array);
+      }),
+      { numRuns: runs(300) },
+    );
+  });
+});

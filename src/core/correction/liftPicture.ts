@@ -1,0 +1,168 @@
+/** Lifting the dark corners of somebody's own picture by the halo it was taken through. */
+import { lightAt, transmissionAt, type Halo } from '../halo/rims';
+import { HARD_TRANSMISSION } from '../halo/radii';
+import { whereFalling } from '../maths/rootFinding';
+import type { PixelImage } from '../measure/file/pixels';
+import { toneTable, type Tone } from '../measure/light/tone';
+import type { FrameSize } from '../optics/formats';
+import { fail, ok, type Result } from '../words/problem';
+import { fixed } from '../words/figures';
+import { gainRow, gainTable, MOST_GAIN, reachOfFrame, type FrameOnSensor } from './gain';
+
+/** How EXIF says a picture is turned to be looked at, 1 to 8. */
+export type Orientation = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
+
+/** A place on the sensor, as it stands in a picture turned for looking. */
+export function turnedPlace(
+  { xMm, yMm }: Halo['centre'],
+  orientation: Orientation,
+): Halo['centre'] {
+  const places: Record<Orientation, readonly [number, number]> = {
+    1: [xMm, yMm],
+    2: [-xMm, yMm],
+    3: [-xMm, -yMm],
+    4: [xMm, -yMm],
+    5: [yMm, xMm],
+    6: [-yMm, xMm],
+    7: [-yMm, -xMm],
+    8: [yMm, -xMm],
+  };
+  const [x, y] = places[orientation];
+  return { xMm: x, yMm: y };
+}
+
+/** Sides may differ by so much from the frame's, as cameras cut a few pixels off. */
+const ASPECT_SLACK = 0.015;
+
+/** The part of the sensor a picture shows; refused where its shape is another. */
+export function frameOfPicture(
+  image: Pick<PixelImage, 'widthPx' | 'heightPx'>,
+  shown: FrameSize,
+  centre: Halo['centre'],
+  orientation: Orientation,
+  name: string,
+): Result<FrameOnSensor> {
+  const onSide = orientation >= 5;
+  const frame = onSide ? { widthMm: shown.heightMm, heightMm: shown.widthMm } : shown;
+  const { widthPx, heightPx } = image;
+  const [is, wanted] = [widthPx / heightPx, frame.widthMm / frame.heightMm];
+  if (Math.abs(is / wanted - 1) > ASPECT_SLACK)
+    return fail(
+      'shape',
+      '',
+      `${name} is ${widthPx} × ${heightPx}, ${fixed(is, 2)}:1; what the rig shows is ${fixed(wanted, 2)}:1. A cropped or resized picture cannot be lifted: where it lies in the halo is not known.`,
+    );
+  return ok({ ...frame, widthPx, heightPx, centre: turnedPlace(centre, orientation) });
+}
+
+export interface LiftCost {
+  /** Radii at which the lift is one stop, two and three, mm; those outside the frame are left out. */
+  rings: { stops: number; radiusMm: number; isoFactor: number }[];
+  /** Beyond it nothing is left to lift: a hard edge, or darker than any lift; null where all of the frame is within. */
+  nothingLeftMm: number | null;
+  /** The darkest place of the frame, stops, held at the most a place is lifted by. */
+  mostStops: number;
+}
+
+const RING_STOPS = [0.5, 1, 2, 3] as const;
+
+/** What the lift costs: noise as at a higher ISO, ring by ring. */
+export function liftCost(halo: Halo, frame: FrameOnSensor): LiftCost {
+  const reach = reachOfFrame(frame);
+  const atLight = (level: number): number | null => {
+    if (lightAt(halo, reach).light >= level) return null;
+    return whereFalling((r) => lightAt(halo, r).light, level, 0, reach);
+  };
+  const hard =
+    transmissionAt(halo.rims, reach) >= HARD_TRANSMISSION
+      ? null
+      : whereFalling((r) => transmissionAt(halo.rims, r), HARD_TRANSMISSION, 0, reach);
+  const black = atLight(1 / MOST_GAIN);
+  const nothingLeftMm = hard === null ? black : black === null ? hard : Math.min(hard, black);
+  const rings = RING_STOPS.flatMap((stops) => {
+    const radiusMm = atLight(2 ** -stops);
+    return radiusMm === null || (nothingLeftMm !== null && radiusMm > nothingLeftMm)
+      ? []
+      : [{ stops, radiusMm, isoFactor: 2 ** stops }];
+  });
+  const { light } = lightAt(halo, Math.min(reach, nothingLeftMm ?? reach));
+  return {
+    rings,
+    nothingLeftMm,
+    mostStops: Math.min(Math.log2(MOST_GAIN), -Math.log2(Math.max(light, 1 / MOST_GAIN))),
+  };
+}
+
+export interface Lifted {
+  image: PixelImage;
+  /** Share of pixels the lift drove into full white that were not there before, 0..1. */
+  clippedShare: number;
+}
+
+/** Light 0..1 back to values: a table fine enough that nothing is lost of 16 bits. */
+const BACK_STEPS = 65_536;
+
+/** sRGB value of a light, 0..1 each (IEC 61966-2-1). */
+const srgbValue = (light: number): number =>
+  light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055;
+
+const backTable = (tone: 'srgb' | 'linear'): Float32Array =>
+  Float32Array.from({ length: BACK_STEPS + 2 }, (_, i) => {
+    const light = Math.min(1, i / BACK_STEPS);
+    return tone === 'srgb' ? srgbValue(light) : light;
+  });
+
+/**
+ * The picture lifted, the same size and depth. Alpha stays. `onRow` hears how far it is, 0..1.
+ */
+export function liftPicture(
+  image: PixelImage,
+  halo: Halo,
+  frame: FrameOnSensor,
+  { tone, strength }: { tone: 'srgb' | 'linear'; strength: number },
+  onRow: (share: number) => void = () => undefined,
+): Lifted {
+  const { widthPx, heightPx, channels, depth, data } = image;
+  const full = depth === 8 ? 255 : 65_535;
+  const lights = toneTable({ kind: tone } satisfies Tone, depth);
+  const back = backTable(tone);
+  const table = gainTable(halo, reachOfFrame(frame), strength);
+  const out = depth === 8 ? new Uint8Array(data.length) : new Uint16Array(data.length);
+  const row = new Float32Array(widthPx);
+  const coloured = channels < 3 ? 1 : 3;
+  let clipped = 0;
+  for (let y = 0; y < heightPx; y += 1) {
+    gainRow(table, frame, y, row);
+    let at = y * widthPx * channels;
+    for (let x = 0; x < widthPx; x += 1) {
+      const gain = row[x] as number;
+      let isNewWhite = false;
+      for (let c = 0; c < channels; c += 1) {
+        const value = data[at + c] as number;
+        if (c >= coloured) {
+          out[at + c] = value;
+          continue;
+        }
+        const light = (lights[value] as number) * gain;
+        if (light >= 1) {
+          isNewWhite ||= value < full;
+          out[at + c] = full;
+          continue;
+        }
+        const place = light * BACK_STEPS;
+        const step = Math.floor(place);
+        const low = back[step] as number;
+        out[at + c] = Math.round(
+          (low + ((back[step + 1] as number) - low) * (place - step)) * full,
+        );
+      }
+      if (isNewWhite) clipped += 1;
+      at += channels;
+    }
+    if (y % 64 === 0) onRow(y / heightPx);
+  }
+  return {
+    image: { widthPx, heightPx, channels, depth, data: out },
+    clippedShare: clipped / (widthPx * heightPx),
+  };
+}
