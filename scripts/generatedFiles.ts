@@ -43,7 +43,11 @@ function validatorCode(): string {
   });
   const code = standaloneCode(
     ajv,
-    Object.fromEntries([WORKSPACE_ID, 'rigFile', 'lensFile', 'framingFile'].map((id) => [id, id] as const).concat(recordIds)),
+    Object.fromEntries(
+      [WORKSPACE_ID, 'rigFile', 'lensFile', 'framingFile']
+        .map((id) => [id, id] as const)
+        .concat(recordIds),
+    ),
   );
   if (code.includes('require(')) throw new Error('generated validators need code at run time');
   return `// Generated from the record schemas by npm run generate. Do not edit.\n${code}\n`;

@@ -93,6 +93,9 @@ const STORES: readonly Record<string, string>[] = [
   { jobs: 'id' },
 ];
 
+/** The first version of the records to keep what backups hold apart from their list. */
+const TEXTS_APART = 6;
+
 /**
  * A database as version `version` left it, holding `kept`; every lens was deleted in its last step and
  * the last step but one was taken back, both with records of version `journalled`.
@@ -103,6 +106,8 @@ async function writtenBy(version: number, journalled: number): Promise<string> {
   const name = `written-${written}`;
   const old = new Dexie(name);
   STORES.slice(0, version).forEach((stores, i) => old.version(i + 1).stores(stores));
+  const hasTextsApart = version >= TEXTS_APART;
+  if (hasTextsApart) old.version(TEXTS_APART - 0.5).stores({ backupTexts: 'id' });
   const kept = fixture(version);
   for (const table of TABLE_NAMES.filter((t) => kept[t] && old.tables.some((o) => o.name === t)))
     await old.table(table).bulkPut(kept[table]!);
@@ -125,7 +130,11 @@ async function writtenBy(version: number, journalled: number): Promise<string> {
   await old.table('lenses').clear();
   if (version >= 3) {
     const text = JSON.stringify({ format: 'wandering-halo/workspace', ...stepsOf, version: 1 });
-    await old.table('backups').add({ at: 0, reason: 'test', counts: {}, text });
+    const backup = { at: 0, reason: 'test', counts: {} };
+    if (hasTextsApart) {
+      const id = await old.table('backups').add({ ...backup, size: text.length });
+      await old.table('backupTexts').put({ id, text });
+    } else await old.table('backups').add({ ...backup, text });
   }
   old.close();
   return name;
