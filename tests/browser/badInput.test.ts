@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { rigFileOf } from '../support/rigFile';
+import { rigFileOf } from '@/core/exchange/rigJson';
 import { RECORDS_VERSION } from '@/core/kit/records/version';
 import { writeWorkspace } from '@/core/exchange/workspaceJson';
 import { demoRig } from '../support/demo';

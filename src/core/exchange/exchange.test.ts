@@ -9,7 +9,7 @@ import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
 import { checkSize, MOST_JSON_BYTES, parseJson } from './json';
 import { rigOfFile, rigOfWorkspace } from './rigJson';
-import { rigFileOf } from '../../../tests/support/rigFile';
+import { rigFileOf } from '@/core/exchange/rigJson';
 import { readWorkspace, writeWorkspace } from './workspaceJson';
 
 const words = (result: Result<unknown>): string => (result.ok ? '' : problemText(result.problems));

@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '../words/problem';
 import type { Mode } from '../kit/records/body';
 import { RIG_FORMAT, type RigFile } from '../kit/records/rigFile';
 import { checkRigFile } from '../kit/checks/validate';
+import { RECORDS_VERSION } from '../kit/records/version';
 import type { WorkspaceFile } from '../kit/records/workspace';
 import { fitSettings, isMissing, mountsById, resolveRig, type Rig } from '../rig/rig';
 
@@ -32,11 +33,37 @@ export const rigInMode = (file: RigFile, mode: Mode): Rig => ({
   mounts: mountsById(file.mounts),
 });
 
+/** A rig as a file that stands alone: the mounts it names go with it. */
+export function rigFileOf(rig: Rig): RigFile {
+  const { body, mode, lens, parts, mounts, settings, judgement, name } = rig;
+  const named = new Set([
+    body.mountId,
+    lens.mountId,
+    ...parts.flatMap((p) => [p.frontMountId, p.rearMountId]),
+  ]);
+  return {
+    format: RIG_FORMAT,
+    version: RECORDS_VERSION,
+    name,
+    body,
+    modeId: mode.id,
+    lens,
+    parts: [...parts],
+    mounts: [...mounts.values()].filter((m) => named.has(m.id)),
+    settings,
+    judgement,
+  };
+}
+
+/** A parsed rig file of any version, brought up and checked. */
+export function checkedRigFile(data: unknown): Result<RigFile> {
+  const today = migrated(data, RIG_FILE);
+  return today.ok ? checkRigFile(today.value) : today;
+}
+
 /** A parsed rig file as a rig, or why it is none. */
 export function rigOfFile(data: unknown): Result<Rig> {
-  const today = migrated(data, RIG_FILE);
-  if (!today.ok) return today;
-  const checked = checkRigFile(today.value);
+  const checked = checkedRigFile(data);
   if (!checked.ok) return checked;
   const file = checked.value;
   const mode = file.body.modes.find((m) => m.id === file.modeId);

@@ -128,6 +128,24 @@ function filled(schema: JsonSchema, value: unknown): unknown {
   return { ...value, ...Object.fromEntries(told) };
 }
 
+/** A value without what its schema fills in anyway, also inside lists and inner records: the reverse of completing it. */
+export function toldOf(schema: JsonSchema, value: unknown): unknown {
+  if (Array.isArray(value) && isJson(schema.items)) {
+    const { items } = schema;
+    return value.map((item) => toldOf(items, item));
+  }
+  if (!isJson(value) || !isJson(schema.properties)) return value;
+  const { properties } = schema;
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([key, field]): [string, unknown][] => {
+      const its = ownField(properties, key);
+      if (!isJson(its)) return [[key, field]];
+      if (Object.hasOwn(its, 'default') && sameValue(filled(its, its.default), field)) return [];
+      return [[key, toldOf(its, field)]];
+    }),
+  );
+}
+
 /** A record as far as it is told, completed with the defaults of its schema. Nothing is checked. */
 export const completed = <S extends TObject>(schema: S, told: Partial<Static<S>>): Static<S> =>
   filled(schema, told) as Static<S>;
