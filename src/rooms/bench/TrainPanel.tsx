@@ -5,7 +5,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { isMissing } from '@/core/rig/rig';
 import { PHONE } from '@/ui/theme/type';
 import { LightPath } from '@/ui/train/LightPath';
-import { troubleWords } from '@/ui/train/trainWords';
+import { troubleWords } from '@/core/rig/readings/trainWords';
 import { useSame } from '@/ui/useSame';
 import { TrainPlaces } from './TrainPlaces';
 import type { Bench } from '@/shell/useBench';

@@ -6,7 +6,7 @@ import type { SweepStep } from '@/core/sweep/axes';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { cornerWords, darknessWords } from '@/core/words/corners';
 import { VERDICT_INK } from '@/ui/marks/VerdictMark';
-import { verdictPaths } from '@/ui/marks/verdictPaths';
+import { verdictPaths } from '@/core/frame/verdictPaths';
 import { engraved, oneLine } from '@/ui/theme/type';
 import { useTheme } from '@/ui/theme/useTheme';
 import { FIGURE_PX, frameBox, HEAD_PX, type MatrixLayout } from './matrixLayout';

@@ -2,7 +2,7 @@
 import { AXIS_WORDS } from '@/core/sweep/axes';
 import type { SweepStep } from '@/core/sweep/axes';
 import type { SweepCell } from '@/core/sweep/sweep';
-import { verdictPaths } from '@/ui/marks/verdictPaths';
+import { verdictPaths } from '@/core/frame/verdictPaths';
 import { escapedMarkup } from '@/core/words/markup';
 import { pngOfCanvas } from '@/ui/canvas';
 import type { Theme } from '@/ui/theme/themeScript';

@@ -1,7 +1,7 @@
 /** Where the frames of a sweep stand. */
 import { deliveredOf } from '@/core/rig/report/setUp';
 import type { SweepCell } from '@/core/sweep/sweep';
-import type { Box } from '@/ui/marks/verdictPaths';
+import type { Box } from '@/core/frame/verdictPaths';
 
 export interface MatrixLayout {
   /** Width of the names of the rows, px. */

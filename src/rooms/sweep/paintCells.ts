@@ -3,7 +3,7 @@ import { blackoutRadiusMm } from '@/core/halo/rims';
 import { setUp } from '@/core/rig/report/setUp';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { lightStops, type LightStop } from '@/ui/stage/haloPaint';
-import type { Box } from '@/ui/marks/verdictPaths';
+import type { Box } from '@/core/frame/verdictPaths';
 import type { Theme } from '@/ui/theme/themeScript';
 import { frameBox, type MatrixLayout } from './matrixLayout';
 

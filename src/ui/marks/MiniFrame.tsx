@@ -4,7 +4,7 @@ import { blackoutRadiusMm } from '@/core/halo/rims';
 import { setUp, verdictOf } from '@/core/rig/report/setUp';
 import type { Rig } from '@/core/rig/rig';
 import { VERDICT_INK } from './VerdictMark';
-import { verdictPaths } from './verdictPaths';
+import { verdictPaths } from '@/core/frame/verdictPaths';
 import { lightStops } from '../stage/haloPaint';
 import { useTheme } from '../theme/useTheme';
 

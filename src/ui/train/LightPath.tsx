@@ -5,8 +5,8 @@ import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { LightPathMarks } from './LightPathMarks';
 import { MIDDLE, place, SHEET, type Placing } from './drawing';
-import { layTrain, type Piece, type TrainLayout } from './trainLayout';
-import { trainWords } from './trainWords';
+import { layTrain, type Piece, type TrainLayout } from '@/core/rig/readings/trainLayout';
+import { trainWords } from '@/core/rig/readings/trainWords';
 
 const Drawing = styled.svg`
   display: block;

@@ -1,6 +1,6 @@
 'use client';
 import { DIMENSION_X, MIDDLE, type Placing } from './drawing';
-import type { RearGlass, TrainLayout } from './trainLayout';
+import type { RearGlass, TrainLayout } from '@/core/rig/readings/trainLayout';
 
 import { mm } from '@/core/words/figures';
 

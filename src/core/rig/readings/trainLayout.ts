@@ -1,12 +1,12 @@
 /** Where the pieces of a rig stand along the optical axis, to scale; 0 mm is the sensor, + toward the scene. */
-import { fullName } from '@/core/kit/records/body';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { converterOfShift } from '@/core/optics/converter';
-import { imageShiftMm } from '@/core/rig/train';
-import { isFront, type Part } from '@/core/kit/records/part';
-import type { Strike } from '@/core/rig/mechanicalFit';
-import { mm } from '@/core/words/figures';
+import { fullName } from '../../kit/records/body';
+import type { Report } from '../report/evaluate';
+import type { Rig } from '../rig';
+import { converterOfShift } from '../../optics/converter';
+import { imageShiftMm } from '../train';
+import { isFront, type Part } from '../../kit/records/part';
+import type { Strike } from '../mechanicalFit';
+import { mm } from '../../words/figures';
 
 export interface Piece {
   kind: 'lens' | 'adapter' | 'glass' | 'body';

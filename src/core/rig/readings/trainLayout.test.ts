@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { demoRig } from '../../../tests/support/demo';
-import { evaluate } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { tideMill } from '@/core/demo/tideMill';
+import { demoRig } from '../../../../tests/support/demo';
+import { evaluate } from '../report/evaluate';
+import type { Rig } from '../rig';
+import { tideMill } from '../../demo/tideMill';
 import { layTrain } from './trainLayout';
 import { trainWords, troubleWords } from './trainWords';
 

@@ -1,7 +1,7 @@
 /** All the drawn light path says, in words. */
-import type { Report } from '@/core/rig/report/evaluate';
+import type { Report } from '../report/evaluate';
 import type { TrainLayout } from './trainLayout';
-import { fixed, mm } from '@/core/words/figures';
+import { fixed, mm } from '../../words/figures';
 
 /** What is wrong with the way a rig goes together, a sentence each. */
 export function troubleWords({ fit }: Report): string[] {

@@ -1,5 +1,5 @@
 /** The outline of a frame of any size that tells its verdict by its shape. */
-import type { VerdictKind } from '@/core/frame/coverage';
+import type { VerdictKind } from './coverage';
 
 export interface Box {
   x: number;

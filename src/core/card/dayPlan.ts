@@ -1,0 +1,144 @@
+/** A day of shooting: its rigs in order, what to pack, and what is still to be tested before. */
+import { fullName } from '../kit/records/body';
+import type { Day } from '../kit/records/day';
+import type { EvidenceKind } from '../kit/records/haloSample';
+import type { Workspace } from '../kit/records/workspace';
+import { evaluate } from '../rig/report/evaluate';
+import { grams, massG, orUnknown, sumOf, type Gear } from '../rig/readings/carried';
+import { isMissing, resolveRig, type Rig } from '../rig/rig';
+import { counted, fWords, mm } from '../words/figures';
+import { riskWords } from '../words/risk';
+
+/** One rig of a day, or why it cannot be had. */
+export interface DayRig {
+  id: string;
+  name: string;
+  rig: Rig | null;
+  /** Which record it lacks; null where it is whole. */
+  lacks: string | null;
+  note: string;
+}
+
+export interface PackRow {
+  kind: 'body' | 'lens' | 'part';
+  name: string;
+  /** How many are needed at once: as often as one rig holds it. */
+  count: number;
+  massG: number | null;
+  /** Rigs of the day that need it, by their place from 1. */
+  forRigs: number[];
+}
+
+export interface TestRow {
+  rigName: string;
+  lensName: string;
+  /** "at 18 mm and f/1.8". */
+  where: string;
+  evidence: EvidenceKind;
+  risk: number;
+  words: string;
+}
+
+export interface DayPlan {
+  rigs: DayRig[];
+  pack: PackRow[];
+  /** Null where some of it does not say. */
+  massG: number | null;
+  massWords: string;
+  /** Rigs whose halo nobody measured, the likeliest to fail first. */
+  tests: TestRow[];
+}
+
+/** The rigs a day names, in order. */
+export function rigsOfDay(workspace: Workspace, day: Day): DayRig[] {
+  return day.rigIds.map((id) => {
+    const record = workspace.rigs.find((r) => r.id === id);
+    if (!record)
+      return { id, name: 'A rig that was deleted', rig: null, lacks: 'record', note: '' };
+    const rig = resolveRig(workspace, record);
+    return isMissing(rig)
+      ? { id, name: record.name, rig: null, lacks: rig.missing, note: record.note }
+      : { id, name: record.name, rig, lacks: null, note: record.note };
+  });
+}
+
+const KINDS = { body: 0, lens: 1, part: 2 } as const;
+
+function packOf(rigs: readonly DayRig[]): PackRow[] {
+  const rows = new Map<string, PackRow>();
+  rigs.forEach(({ rig }, i) => {
+    if (!rig) return;
+    const inThis = new Map<string, number>();
+    const take = (kind: PackRow['kind'], item: Gear) => {
+      const key = `${kind}/${item.id}`;
+      const held = (inThis.get(key) ?? 0) + 1;
+      inThis.set(key, held);
+      const row = rows.get(key) ?? {
+        kind,
+        name: fullName(item),
+        count: 0,
+        massG: item.massG,
+        forRigs: [],
+      };
+      rows.set(key, {
+        ...row,
+        count: Math.max(row.count, held),
+        forRigs: row.forRigs.includes(i + 1) ? row.forRigs : [...row.forRigs, i + 1],
+      });
+    };
+    take('body', rig.body);
+    take('lens', rig.lens);
+    for (const part of rig.parts) take('part', part);
+  });
+  return [...rows.values()].toSorted(
+    (a, b) => KINDS[a.kind] - KINDS[b.kind] || a.name.localeCompare(b.name),
+  );
+}
+
+function testOf({ rig, name }: DayRig): TestRow[] {
+  if (!rig) return [];
+  const { halo, verdict, surer } = evaluate(rig);
+  const { kind, doubts } = halo.evidence;
+  if (kind === 'measured' && doubts.length === 0) return [];
+  return [
+    {
+      rigName: name,
+      lensName: fullName(rig.lens),
+      where: `${mm(rig.settings.focalMm, 0)} and ${fWords(rig.settings.fNumber, 1)}`,
+      evidence: kind,
+      risk: verdict.risk,
+      words: surer ?? doubts[0] ?? '',
+    },
+  ];
+}
+
+/** What is packed and tested for a day. Unmeasured rigs come first, by their risk. */
+export function dayPlan(workspace: Workspace, day: Day): DayPlan {
+  const rigs = rigsOfDay(workspace, day);
+  const pack = packOf(rigs);
+  const mass = sumOf(
+    pack.flatMap((row) => Array.from({ length: row.count }, () => ({ massG: row.massG }) as Gear)),
+    massG,
+  );
+  const unknown = pack.filter((row) => row.massG === null).length;
+  const tests = rigs
+    .flatMap(testOf)
+    .toSorted(
+      (a, b) =>
+        Number(a.evidence === 'measured') - Number(b.evidence === 'measured') || b.risk - a.risk,
+    );
+  return {
+    rigs,
+    pack,
+    massG: mass,
+    massWords:
+      unknown > 0
+        ? `${orUnknown(mass, grams)}: ${counted(unknown, 'piece')} without a known mass`
+        : orUnknown(mass, grams),
+    tests,
+  };
+}
+
+/** "risk 40 %, estimated". */
+export const testFigure = ({ risk, evidence }: TestRow): string =>
+  `risk ${riskWords(risk)}, ${evidence}`;

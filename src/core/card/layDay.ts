@@ -1,0 +1,98 @@
+/** A day's plan on paper, and after it the card of each of its rigs. */
+import type { Day } from '../kit/records/day';
+import { counted } from '../words/figures';
+import { grams, orUnknown } from '../rig/readings/carried';
+import type { PrintedCode } from './code';
+import { testFigure, type DayPlan } from './dayPlan';
+import { layCard, laySections } from './layCard';
+import { INKS, type Paper, type PaperSize } from './paper';
+import type { CardSection, RigCard } from './rigCard';
+import { sheetOf, type Sheet } from './sheet';
+import type { Typesetter } from './typeset';
+
+/** Said at the foot of every page. */
+const FOOT = 'Wandering Halo, a planner: makers’ data and your own check come first';
+
+export interface CardWithCode {
+  card: RigCard;
+  code: PrintedCode | null;
+}
+
+/** One rig's card. */
+export function cardPaper(
+  size: PaperSize,
+  type: Typesetter,
+  { card, code }: CardWithCode,
+  today: string,
+): Paper {
+  const sheet = sheetOf(size, type);
+  layCard(sheet, card, code);
+  return sheet.done(card.name, `${today} · ${FOOT}`);
+}
+
+const packLines = (plan: DayPlan): CardSection => ({
+  title: 'To pack, and for which of them',
+  lines: plan.pack.map(({ name, count, massG, forRigs }) => ({
+    name: count > 1 ? `${count} × ${name}` : name,
+    figure: `${orUnknown(massG, grams)} · ${forRigs.join(', ')}`,
+  })),
+  notes: [
+    `${counted(
+      plan.pack.reduce((n, row) => n + row.count, 0),
+      'piece',
+    )}, ${plan.massWords}.`,
+  ],
+});
+
+const testLines = (plan: DayPlan): CardSection => ({
+  title: 'To test before',
+  lines: plan.tests.map((test) => ({
+    name: `${test.rigName}: ${test.lensName}`,
+    figure: testFigure(test),
+    note: `${test.where}. ${test.words}`,
+  })),
+  notes: plan.tests.length === 0 ? ['Nothing: every halo of the day is measured.'] : [],
+});
+
+function layPlan(sheet: Sheet, day: Day, plan: DayPlan): void {
+  const { left, width, k } = sheet;
+  sheet.y += sheet.text(day.name, { size: 5, weight: 'bold' }, { x: left, y: sheet.y, width });
+  if (day.date) sheet.y += sheet.text(day.date, { size: 3.2 }, { x: left, y: sheet.y, width });
+  if (day.note) sheet.y += sheet.text(day.note, { size: 2.35 }, { x: left, y: sheet.y, width });
+  sheet.y += k;
+  sheet.rule();
+  plan.rigs.forEach(({ name, rig, lacks }, i) => {
+    const what = rig
+      ? `${rig.lens.name} on ${rig.body.name}, ${rig.mode.name}`
+      : `it lacks its ${lacks ?? 'record'}`;
+    const words = `${i + 1}  ${name}`;
+    sheet.need(sheet.height(words, { size: 3, weight: 'bold' }, width) + 4 * k);
+    sheet.y += sheet.text(words, { size: 3, weight: 'bold' }, { x: left, y: sheet.y, width });
+    sheet.y +=
+      sheet.text(
+        what,
+        { size: 2.35, ink: INKS.muted },
+        { x: left + 4 * k, y: sheet.y, width: width - 4 * k },
+      ) +
+      0.6 * k;
+  });
+  sheet.y += k;
+  sheet.rule();
+  laySections(sheet, [packLines(plan), testLines(plan)]);
+}
+
+/** The plan of a day, then its cards, each on a page of its own. */
+export function dayPaper(
+  size: PaperSize,
+  type: Typesetter,
+  { day, plan, cards }: { day: Day; plan: DayPlan; cards: readonly CardWithCode[] },
+  today: string,
+): Paper {
+  const sheet = sheetOf(size, type);
+  layPlan(sheet, day, plan);
+  for (const { card, code } of cards) {
+    sheet.newPage();
+    layCard(sheet, card, code);
+  }
+  return sheet.done(day.name, `${today} · ${FOOT}`);
+}
