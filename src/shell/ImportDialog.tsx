@@ -5,6 +5,7 @@ import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
 import { recordKey } from '@/store/db';
 import type { ImportItem, ImportMode, ImportPreview, ItemState } from '@/store/importing';
 import type { Keeper } from '@/store/keeper';
+import type { FilePreview } from '@/store/keeper.worker';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { Fold } from '@/ui/controls/Fold';
@@ -13,7 +14,7 @@ import { engraved } from '@/ui/theme/type';
 
 export interface PendingImport {
   fileName: string;
-  preview: ImportPreview;
+  preview: FilePreview;
   /** Holds the file until it is brought in or left. */
   keeper: Keeper;
 }
@@ -102,7 +103,8 @@ const MOST_LISTED = 200;
 /** What a file would bring, record by record, before any of it is written. */
 export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) {
   const { fileName, preview } = pending;
-  const { isFresh, counts, differing } = preview;
+  const { isFresh, isPart, counts, differing } = preview;
+  const comesWhole = isFresh && !isPart;
   const conflicts = differing.filter((i) => i.state === 'conflict');
   // What was changed here as well is kept unless one says otherwise.
   const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(conflicts.map(recordKey)));
@@ -115,7 +117,10 @@ export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) 
   const unlisted = differing.length - MOST_LISTED;
   return (
     <DialogSheet title={`Open ${fileName}`} open onClose={onClose}>
-      <p>Nothing is written yet. Whatever you choose is one step that undo takes back.</p>
+      <p>
+        Nothing is written yet. Whatever you choose is one step that undo takes back.
+        {isPart && ' It comes beside what you have: what is here already stays as it is.'}
+      </p>
       <CountsTable counts={counts} />
       {!isFresh && differing.length > 0 && (
         <Fold
@@ -140,17 +145,20 @@ export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) 
       )}
       <DialogActions>
         <TextButton onPress={onClose}>Leave it</TextButton>
-        {!isFresh && (
+        {!isFresh && !isPart && (
           <LineButton onPress={() => onChoose('replace everything', [])}>
             Replace all I have
           </LineButton>
         )}
         <MainButton
           onPress={() =>
-            onChoose(isFresh ? 'replace everything' : 'add and update', isFresh ? [] : [...left])
+            onChoose(
+              comesWhole ? 'replace everything' : 'add and update',
+              comesWhole ? [] : [...left],
+            )
           }
         >
-          {isFresh ? 'Open it' : 'Add new, update changed'}
+          {comesWhole ? 'Open it' : isPart ? 'Take it in' : 'Add new, update changed'}
         </MainButton>
       </DialogActions>
     </DialogSheet>

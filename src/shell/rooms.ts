@@ -4,6 +4,7 @@ import {
   Frame,
   LayoutGrid,
   ListFilter,
+  NotebookText,
   Ruler,
   Scale,
   Telescope,
@@ -110,6 +111,19 @@ export const ROOMS = {
       'Rows that pass say for which views; near misses say what is missing, and what would mend it.',
       'The chart shows what nothing beats in views, light and mass or price; the plan, the fewest rigs.',
       'Put rows on the shortlist to see them side by side; open one on the Bench as a rig.',
+    ],
+  },
+  card: {
+    path: '/card',
+    name: 'Card',
+    key: 'R',
+    icon: NotebookText,
+    help: [
+      'What to dial and what to mind, on paper: for the rig in hand, or for all the rigs of a day.',
+      'The pages on the screen are the pages in the PDF and from the printer, line by line.',
+      'The code holds the rig itself: a phone that reads it opens the rig, with nothing sent anywhere.',
+      'Frame guides, framing lists, lens profiles and gain maps for other programs are made from the rig as it is set.',
+      'Lift evens out a picture of your own by the halo it was taken through, and says what that costs.',
     ],
   },
 } as const satisfies Readonly<Record<string, RoomInfo>>;

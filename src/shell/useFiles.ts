@@ -5,13 +5,21 @@ import { tideMillLoader } from '@/store/demo';
 import { db } from '@/store/instance';
 import type { ImportMode } from '@/store/importing';
 import { asked, openKeeper } from '@/store/keeper';
+import { rememberRig } from '@/store/lastRig';
 import { troubleSentence } from '@/store/troubles';
 import { isEmpty } from '@/store/load';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 import { saveWorkspaceFile } from './files';
 import type { PendingImport } from './ImportDialog';
+import { ROOMS } from './rooms';
 import { guarded, type Tell } from './tell';
 import { useReminder } from './useReminder';
+
+/** Goes to the Bench with a rig that has just come in. */
+function openRig(id: string): void {
+  rememberRig(id);
+  window.location.assign(`${ROOMS.bench.path}?${new URLSearchParams({ rig: id }).toString()}`);
+}
 
 /** Workspace files and the demo. */
 export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
@@ -41,7 +49,7 @@ export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
       {
         id: 'open',
         label: 'Open a workspace file…',
-        note: 'shows what it would bring first',
+        note: 'or a rig, or a lens given away; shows what it would bring first',
         act: pick,
       },
       { id: 'demo', label: 'Load the demo workspace', note: 'adds to what you have', act: load },
@@ -61,7 +69,11 @@ export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
     asked(keeper, (k) => k.read(file)).then(
       (preview) => {
         tell(null);
-        setPending({ fileName: file.name, preview, keeper });
+        // A rig that is here just so already needs no questions.
+        if (preview.rigId !== null && preview.differing.length === 0) {
+          keeper.close();
+          openRig(preview.rigId);
+        } else setPending({ fileName: file.name, preview, keeper });
       },
       (error: unknown) => {
         keeper.close();
@@ -71,7 +83,7 @@ export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
   };
   const write = (mode: ImportMode, leftOut: readonly string[]) => {
     if (!pending) return;
-    const { fileName, keeper } = pending;
+    const { fileName, keeper, preview } = pending;
     setPending(null);
     tell({ kind: 'said', text: `Opening ${fileName}…` });
     guarded(tell, async () => {
@@ -80,7 +92,9 @@ export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
       } finally {
         keeper.close();
       }
-      tell({ kind: 'said', text: `${fileName} is open. Undo takes it back.` });
+      if (preview.rigId === null)
+        tell({ kind: 'said', text: `${fileName} is open. Undo takes it back.` });
+      else openRig(preview.rigId);
     });
   };
   return { input, pending, leave, read, write, demo, open, actions };

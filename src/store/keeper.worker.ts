@@ -4,8 +4,8 @@
  */
 import { expose } from 'comlink';
 import { checkSize } from '@/core/exchange/json';
-import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
-import type { WorkspaceFile } from '@/core/kit/records/workspace';
+import { readAnyFile, type Brought } from '@/core/exchange/anyFile';
+import { writeWorkspace } from '@/core/exchange/workspaceJson';
 import { problemText } from '@/core/words/problem';
 import { keepBackup, restoreBackup } from './backups';
 import { HaloDatabase, recordKey } from './db';
@@ -25,33 +25,51 @@ async function answer<T>(work: () => Promise<T>): Promise<Answer<T>> {
   }
 }
 
+/** The same for work that may be refused with a sentence of its own. */
+async function answerOr<T>(work: () => Promise<Answer<T>>): Promise<Answer<T>> {
+  const done = await answer(work);
+  return done.ok ? done.value : done;
+}
+
+/** What a file would bring, whatever it is. */
+export interface FilePreview extends ImportPreview {
+  /** Whether it holds a part of a workspace alone, a rig or a lens: it comes beside what is here. */
+  isPart: boolean;
+  /** The rig it is about. */
+  rigId: string | null;
+}
+
 const refused = (sentence: string): Answer<never> => ({ ok: false, sentence });
 
 function keeperDoor(db: HaloDatabase) {
-  let held: { file: WorkspaceFile; name: string } | null = null;
+  let held: { brought: Brought; name: string } | null = null;
   return {
     /** Reads a picked file and holds it; answers what it would bring. Nothing is written. */
-    async read(file: File): Promise<Answer<ImportPreview>> {
+    async read(file: File): Promise<Answer<FilePreview>> {
       const { name } = file;
       const size = checkSize(file.size, name);
       if (!size.ok) return refused(problemText(size.problems));
-      const read = readWorkspace(await file.text(), name);
-      if (!read.ok) return refused(problemText(read.problems));
-      held = { file: read.value, name };
-      return answer(async () =>
-        previewOf(await loadWorkspace(db), read.value, await changedHere(db)),
-      );
+      const text = await file.text();
+      return answerOr(async () => {
+        const here = await loadWorkspace(db);
+        const read = readAnyFile(text, name, here);
+        if (!read.ok) return refused(problemText(read.problems));
+        const { kind, workspace, rigId } = read.value;
+        held = { brought: read.value, name };
+        const preview = previewOf(here, workspace, await changedHere(db));
+        return { ok: true, value: { ...preview, isPart: kind !== 'workspace', rigId } };
+      });
     },
     /** Brings in the file held, without the records left out; keeps a backup first. */
     async bringIn(mode: ImportMode, leftOut: readonly string[]): Promise<Answer<Committed>> {
       if (!held) return refused('The file is not held any more: pick it again.');
-      const { file, name } = held;
+      const { brought, name } = held;
       const left = new Set(leftOut);
       return answer(async () => {
         await keepBackup(db, `before ${name}`, Date.now());
         return importWorkspace(
           db,
-          file,
+          brought.workspace,
           mode,
           `Open ${name}`,
           (table, id) => !left.has(recordKey({ table, id })),

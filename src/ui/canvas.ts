@@ -25,3 +25,20 @@ export async function pngOfCanvas(canvas: HTMLCanvasElement): Promise<Blob> {
   if (!blob) throw new Error('the picture could not be made');
   return blob;
 }
+
+/** An SVG picture as PNG, `scale` pixels to its unit. */
+export async function pngOfSvg(svg: string, scale = 1): Promise<Blob> {
+  const picture = new Image();
+  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
+  try {
+    picture.src = url;
+    await picture.decode();
+    const canvas = document.createElement('canvas');
+    canvas.width = picture.naturalWidth * scale;
+    canvas.height = picture.naturalHeight * scale;
+    canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+    return await pngOfCanvas(canvas);
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+}

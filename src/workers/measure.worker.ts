@@ -15,21 +15,8 @@ import type { PixelImage } from '@/core/measure/file/pixels';
 import type { LightGrid } from '@/core/measure/light/lightGrid';
 import type { Tone } from '@/core/measure/light/tone';
 import { toneFromFrames } from '@/core/measure/light/tonePair';
+import { decodePicture } from './decodePicture';
 import { sampleOf, type SampleFacts, type SampleFrame } from '@/core/measure/toSample';
-
-/** The browser's own decoder: EXIF rotation applied, colours left as they stand in the file. */
-const decodePicture: PictureDecoder = async (bytes) => {
-  const blob = new Blob([bytes as Uint8Array<ArrayBuffer>]);
-  const bitmap = await createImageBitmap(blob, { colorSpaceConversion: 'none' });
-  const { width, height } = bitmap;
-  const canvas = new OffscreenCanvas(width, height);
-  const context = canvas.getContext('2d', { willReadFrequently: true });
-  if (!context) throw new Error('no canvas');
-  context.drawImage(bitmap, 0, 0);
-  bitmap.close();
-  const { data } = context.getImageData(0, 0, width, height);
-  return { widthPx: width, heightPx: height, channels: 4, depth: 8, data };
-};
 
 export interface FrameAnswer {
   measure: FrameMeasure;

@@ -10,7 +10,7 @@ import jsqr from 'jsqr';
 import sharp from 'sharp';
 import { afterAll, describe, expect, it } from 'vitest';
 import { codeOf } from '@/core/card/code';
-import { dayPlan } from '@/core/card/dayPlan';
+import { dayPlan, rigsOfDay } from '@/core/card/dayPlan';
 import { cardPaper, dayPaper, type CardWithCode } from '@/core/card/layDay';
 import { PAPERS, type Paper, type PaperSize } from '@/core/card/paper';
 import { paperPdf } from '@/core/card/pdf';
@@ -181,7 +181,7 @@ describe('a day on paper', () => {
   it('lists its rigs in order, what to pack once, and then every card', async () => {
     const [day] = tideMill.days;
     if (!day) throw new Error('the demo has days');
-    const plan = dayPlan(tideMill, day);
+    const plan = dayPlan(rigsOfDay(tideMill, day));
     const cards = plan.rigs.flatMap(({ rig, note }) => (rig ? [cardFor(rig, note)] : []));
     const file = await pdfOf(dayPaper('A4', type, { day, plan, cards }, TODAY), 'day');
     const text = textOf(file);

@@ -1,11 +1,9 @@
-/** The fonts of paper, from the packages they come in. */
+/** The fonts of paper, read from the packages they come in. */
 import { readFileSync } from 'node:fs';
-import { FONT_FILES } from '@/core/card/fonts';
 import type { FontFiles } from '@/core/card/typeset';
+import { PAPER_FONTS as PLACES } from '@/workers/paperFonts';
 
-const read = (path: string): Uint8Array => readFileSync(`node_modules/@fontsource/${path}`);
+const read = (places: readonly URL[]): Uint8Array[] =>
+  places.map((place) => new Uint8Array(readFileSync(place)));
 
-export const PAPER_FONTS: FontFiles = {
-  regular: FONT_FILES.regular.map(read),
-  bold: FONT_FILES.bold.map(read),
-};
+export const PAPER_FONTS: FontFiles = { regular: read(PLACES.regular), bold: read(PLACES.bold) };

@@ -6,7 +6,8 @@ import type { Workspace } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
 import { grams, massG, orUnknown, sumOf, type Gear } from '../rig/readings/carried';
 import { isMissing, resolveRig, type Rig } from '../rig/rig';
-import { counted, fWords, mm } from '../words/figures';
+import { spotWords } from '../sweep/words';
+import { counted } from '../words/figures';
 import { riskWords } from '../words/risk';
 
 /** One rig of a day, or why it cannot be had. */
@@ -32,7 +33,7 @@ export interface PackRow {
 export interface TestRow {
   rigName: string;
   lensName: string;
-  /** "at 18 mm and f/1.8". */
+  /** "18 mm at f/1.8". */
   where: string;
   evidence: EvidenceKind;
   risk: number;
@@ -40,7 +41,7 @@ export interface TestRow {
 }
 
 export interface DayPlan {
-  rigs: DayRig[];
+  rigs: readonly DayRig[];
   pack: PackRow[];
   /** Null where some of it does not say. */
   massG: number | null;
@@ -104,7 +105,7 @@ function testOf({ rig, name }: DayRig): TestRow[] {
     {
       rigName: name,
       lensName: fullName(rig.lens),
-      where: `${mm(rig.settings.focalMm, 0)} and ${fWords(rig.settings.fNumber, 1)}`,
+      where: spotWords(rig.settings),
       evidence: kind,
       risk: verdict.risk,
       words: surer ?? doubts[0] ?? '',
@@ -113,8 +114,7 @@ function testOf({ rig, name }: DayRig): TestRow[] {
 }
 
 /** What is packed and tested for a day. Unmeasured rigs come first, by their risk. */
-export function dayPlan(workspace: Workspace, day: Day): DayPlan {
-  const rigs = rigsOfDay(workspace, day);
+export function dayPlan(rigs: readonly DayRig[]): DayPlan {
   const pack = packOf(rigs);
   const mass = sumOf(
     pack.flatMap((row) => Array.from({ length: row.count }, () => ({ massG: row.massG }) as Gear)),

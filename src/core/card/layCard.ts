@@ -131,10 +131,9 @@ const MOST_CODE_MM = 40;
 /** A name left and its figure right, each on as many lines as it needs. */
 function lineHeight(sheet: Sheet, { name, figure, note }: CardLine, width: number): number {
   const half = width * 0.52;
-  const right = note === undefined ? figure : `${figure}`;
   const noteHigh = note === undefined ? 0 : sheet.height(note, NAME, width);
   return (
-    Math.max(sheet.height(name, BODY, half), sheet.height(right, FIGURE, width - half)) +
+    Math.max(sheet.height(name, BODY, half), sheet.height(figure, FIGURE, width - half)) +
     noteHigh +
     0.3 * sheet.k
   );

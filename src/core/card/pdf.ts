@@ -23,7 +23,7 @@ function colourOf(ink: string): Color {
   return rgb(part(1), part(3), part(5));
 }
 
-type Fonts = Record<Weight, PDFFont[]>;
+type Fonts = Record<Weight, readonly (PDFFont | null)[]>;
 
 function drawText(
   page: PDFPage,
@@ -66,7 +66,7 @@ export async function paperPdf(
   written: string,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const document = await PDFDocument.create();
-  document.registerFontkit(fontkit as unknown as Parameters<PDFDocument['registerFontkit']>[0]);
+  document.registerFontkit(fontkit);
   document.setTitle(paper.title);
   document.setProducer('Wandering Halo');
   document.setCreator('Wandering Halo');
@@ -75,13 +75,16 @@ export async function paperPdf(
   document.setCreationDate(time);
   document.setModificationDate(time);
   const used = usedFonts(paper, typed);
-  const embed = (weight: Weight) =>
-    Promise.all(
-      files[weight].map((bytes, i) =>
-        used.has(`${weight}/${i}`) ? document.embedFont(bytes, { subset: true }) : null,
-      ),
-    );
-  const fonts = { regular: await embed('regular'), bold: await embed('bold') } as Fonts;
+  /** Fonts that are not used are not written. */
+  const embed = async (weight: Weight): Promise<(PDFFont | null)[]> => {
+    const fonts: (PDFFont | null)[] = [];
+    for (const [i, bytes] of files[weight].entries())
+      fonts.push(
+        used.has(`${weight}/${i}`) ? await document.embedFont(bytes, { subset: true }) : null,
+      );
+    return fonts;
+  };
+  const fonts: Fonts = { regular: await embed('regular'), bold: await embed('bold') };
   for (const { widthMm, heightMm, items } of paper.pages) {
     const page = document.addPage([widthMm * PT, heightMm * PT]);
     const draw = (item: Item): void => {
@@ -105,7 +108,7 @@ export async function paperPdf(
     };
     items.forEach(draw);
   }
-  return (await document.save()) as Uint8Array<ArrayBuffer>;
+  return await document.save();
 }
 
 /** Fonts a paper's text needs, by weight and place. */

@@ -97,59 +97,63 @@ function deliverWords({ settings }: Rig): string {
   return named?.name ?? `${fixed(settings.aspect ?? 1, 2)}:1`;
 }
 
-function dialsOf(rig: Rig, { optics, steady }: Report): CardLine[] {
-  const { settings, mode, body } = rig;
-  const crop = mode.crops.find((c) => c.id === settings.cropId);
-  const dials: CardLine[] = [
+/** What is dialled on the lens. */
+function lensDials(rig: Rig, { optics }: Report): CardLine[] {
+  const { settings } = rig;
+  const { train } = optics;
+  const isBent = train.factor !== 1;
+  const printed = optics.printsAs.map((p) => p.slice(2)).join(' or ');
+  return [
     {
       name: isZoom(rig.lens) ? 'Zoom' : 'Focal length',
       figure: focalWords(settings.focalMm),
-      note:
-        rig.parts.length > 0 && optics.train.factor !== 1
-          ? `works as ${mm(optics.train.focalMm)}`
-          : undefined,
+      note: isBent ? `works as ${mm(train.focalMm)}` : undefined,
     },
     {
       name: 'Aperture ring',
       figure: apertureWords(settings.fNumber),
-      note:
-        optics.train.factor === 1
-          ? undefined
-          : `works as ${fWords(optics.train.fNumber)}, prints ${optics.printsAs.map((p) => p.slice(2)).join(' or ')}`,
+      note: isBent ? `works as ${fWords(train.fNumber)}, prints ${printed}` : undefined,
     },
     { name: 'Focus', figure: metres(settings.focusM) },
-    { name: 'Deliver', figure: deliverWords(rig) },
   ];
-  if (body.sensorTravel !== null)
-    dials.push({
-      name: 'Stabiliser',
-      figure: settings.stabiliser
-        ? `on, ${focalWords(steady.menuFocalMm ?? steady.enterFocalMm)}`
-        : 'off, locked',
-      note: settings.stabiliser
-        ? steady.toldByLens
-          ? 'told by the lens'
-          : `exact ${mm(steady.enterFocalMm)}`
-        : undefined,
-    });
-  if (settings.digitalZoom !== 1)
-    dials.push({ name: 'Digital zoom', figure: times(settings.digitalZoom, 1) });
-  if (crop)
-    dials.push({
+}
+
+function stabiliserDial({ settings }: Rig, { steady }: Report): CardLine {
+  if (!settings.stabiliser) return { name: 'Stabiliser', figure: 'off, locked' };
+  return {
+    name: 'Stabiliser',
+    figure: `on, ${focalWords(steady.menuFocalMm ?? steady.enterFocalMm)}`,
+    note: steady.toldByLens ? 'told by the lens' : `exact ${mm(steady.enterFocalMm)}`,
+  };
+}
+
+/** What is dialled at all only where it is not at rest. */
+function restlessDials({ settings, mode }: Rig): CardLine[] {
+  const crop = mode.crops.find((c) => c.id === settings.cropId);
+  const { digitalZoom, postScale, shiftXMm, shiftYMm, helicoidMm } = settings;
+  const dials: (CardLine | false)[] = [
+    digitalZoom !== 1 && { name: 'Digital zoom', figure: times(digitalZoom, 1) },
+    crop !== undefined && {
       name: 'Stabilisation crop',
       figure: crop.name,
       note: `${times(cropInForce(crop))}${crop.measured === null ? ', as its maker states' : ', measured'}`,
-    });
-  if (settings.postScale !== 1)
-    dials.push({ name: 'Scale up in post', figure: scaleUpWords(settings.postScale) });
-  if (settings.shiftXMm !== 0 || settings.shiftYMm !== 0)
-    dials.push({
+    },
+    postScale !== 1 && { name: 'Scale up in post', figure: scaleUpWords(postScale) },
+    (shiftXMm !== 0 || shiftYMm !== 0) && {
       name: 'Shift',
-      figure: `${fixed(settings.shiftXMm, 1)} right, ${fixed(settings.shiftYMm, 1)} down mm`,
-    });
-  if (settings.helicoidMm !== 0) dials.push({ name: 'Helicoid', figure: mm(settings.helicoidMm) });
-  return dials;
+      figure: `${fixed(shiftXMm, 1)} right, ${fixed(shiftYMm, 1)} down mm`,
+    },
+    helicoidMm !== 0 && { name: 'Helicoid', figure: mm(helicoidMm) },
+  ];
+  return dials.filter((dial) => dial !== false);
 }
+
+const dialsOf = (rig: Rig, report: Report): CardLine[] => [
+  ...lensDials(rig, report),
+  { name: 'Deliver', figure: deliverWords(rig) },
+  ...(rig.body.sensorTravel === null ? [] : [stabiliserDial(rig, report)]),
+  ...restlessDials(rig),
+];
 
 /** Scene to sensor, what is screwed to what. */
 const trainOf = (layout: TrainLayout): CardLine[] =>
@@ -172,8 +176,20 @@ function stabiliserLines(rig: Rig, report: Report): CardLine[] {
   });
 }
 
+/** Apertures at which a focal length is Clear: "f/2.8 to f/16". */
+function clearApertures(answer: SweepAnswer, focalMm: number): string {
+  const clear = answer.byAperture.filter(({ windows }) =>
+    windows.some(({ from, to }) => focalMm >= from - 1e-9 && focalMm <= to + 1e-9),
+  );
+  const [first, last] = [clear[0]?.label, clear.at(-1)?.label];
+  if (first === undefined || last === undefined) return 'at no aperture';
+  return first === last ? `at ${first}` : `${first} to ${last}`;
+}
+
 function safeSection(rig: Rig, answer: SweepAnswer): CardSection {
   const zoom = isZoom(rig.lens);
+  const { focalMm } = rig.settings;
+  const here = { name: `Clear at ${focalWords(focalMm)}`, figure: clearApertures(answer, focalMm) };
   const lines = answer.byAperture.map((windows) => ({
     name: windows.label,
     figure: zoom ? whereClear(windows) : windows.windows.length > 0 ? 'Clear' : 'not Clear',
@@ -184,7 +200,11 @@ function safeSection(rig: Rig, answer: SweepAnswer): CardSection {
       ? ['No setting of zoom and aperture is Clear in this mode.']
       : [`Most room: ${spotWords(answer.roomiest)}.`]),
   ];
-  return { title: zoom ? 'Safe zoom window' : 'Safe apertures', lines, notes };
+  return {
+    title: zoom ? 'Safe zoom window' : 'Safe apertures',
+    lines: zoom ? [here, ...lines] : lines,
+    notes,
+  };
 }
 
 function lightSection({ optics }: Report): CardSection {

@@ -50,6 +50,29 @@ export interface Sheet {
   done: (title: string, foot: string) => Paper;
 }
 
+/** The line at the foot of a page, and which page it is. */
+function footItems(
+  { heightMm }: Page,
+  { k, left, width }: Pick<Sheet, 'k' | 'left' | 'width'>,
+  type: Typesetter,
+  [foot, count]: readonly [string, string],
+): Item[] {
+  const sizeMm = 1.9 * k;
+  const itemAt = (x: number, text: string): Item => ({
+    kind: 'text',
+    x,
+    y: heightMm - MARGIN * k,
+    text,
+    sizeMm,
+    weight: 'regular',
+    ink: INKS.muted,
+    widthMm: type.width(text, 'regular') * sizeMm,
+  });
+  const countMm = type.width(count, 'regular') * sizeMm;
+  const [line = ''] = type.lines(type.plain(foot), 'regular', (width - countMm) / sizeMm - 1);
+  return [itemAt(left, line), ...(count ? [itemAt(left + width - countMm, count)] : [])];
+}
+
 export function sheetOf(size: PaperSize, type: Typesetter): Sheet {
   const { widthMm, heightMm } = PAPERS[size];
   const k = SCALE[size];
@@ -108,26 +131,7 @@ export function sheetOf(size: PaperSize, type: Typesetter): Sheet {
     done: (title, foot) => {
       pages.forEach((each, i) => {
         const count = pages.length > 1 ? `${i + 1} of ${pages.length}` : '';
-        const sizeMm = 1.9 * k;
-        const y = heightMm - margin;
-        const countMm = type.width(count, 'regular') * sizeMm;
-        const [line = ''] = type.lines(
-          type.plain(foot),
-          'regular',
-          (sheet.width - countMm) / sizeMm - 1,
-        );
-        const textAt = (x: number, text: string): Item => ({
-          kind: 'text',
-          x,
-          y,
-          text,
-          sizeMm,
-          weight: 'regular',
-          ink: INKS.muted,
-          widthMm: type.width(text, 'regular') * sizeMm,
-        });
-        each.items.push(textAt(sheet.left, line));
-        if (count) each.items.push(textAt(sheet.left + sheet.width - countMm, count));
+        each.items.push(...footItems(each, sheet, type, [foot, count]));
       });
       return { title: type.plain(title), pages, missing: type.missing() };
     },

@@ -9,7 +9,7 @@ import { EMPTY_WORKSPACE } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
 import { isMissing, resolveRig } from '../rig/rig';
 import { rigOfFile } from './rigJson';
-import { holdsRig, packRig, RIG_HASH, unpackRig, workspaceOfRig } from './rigLink';
+import { holdsRig, packRig, RIG_HASH, unpackRig, broughtByRig } from './rigLink';
 
 describe('a rig in an address', () => {
   it.each(tideMill.rigs.map((r) => r.id))('says the same at the other end: %s', (id) => {
@@ -32,7 +32,7 @@ describe('a rig in an address', () => {
   it('becomes a workspace of one rig, which resolves', () => {
     const file = unpackRig(packRig(demoRig('waders-at-dawn')));
     if (!file.ok) throw new Error('it is whole');
-    const workspace = workspaceOfRig(file.value, EMPTY_WORKSPACE);
+    const workspace = broughtByRig(file.value, EMPTY_WORKSPACE);
     expect(
       checkWorkspace({
         format: 'wandering-halo/workspace',
@@ -43,10 +43,29 @@ describe('a rig in an address', () => {
     const [record] = workspace.rigs;
     if (!record) throw new Error('there is one');
     expect(isMissing(resolveRig(workspace, record))).toBe(false);
-    expect(workspaceOfRig(file.value, EMPTY_WORKSPACE).rigs[0]?.id).toBe(record.id);
+    expect(broughtByRig(file.value, EMPTY_WORKSPACE).rigs[0]?.id).toBe(record.id);
     // What it cost and what was noted of it stays at home.
     expect(JSON.stringify(workspace)).not.toContain('Everything the reducer gives');
     expect(workspace.lenses[0]?.price).toBeNull();
+  });
+
+  it('changes nothing of what is here, but that a body comes to know the mode', () => {
+    const file = unpackRig(packRig(demoRig('waders-at-dawn')));
+    if (!file.ok) throw new Error('it is whole');
+    const brought = broughtByRig(file.value, tideMill);
+    expect([brought.mounts, brought.lenses, brought.parts, brought.bodies]).toEqual([
+      [],
+      [],
+      [],
+      [],
+    ]);
+    const bodies = tideMill.bodies.map((b) => ({
+      ...b,
+      modes: b.modes.filter((m) => m.id !== file.value.modeId),
+    }));
+    const taught = broughtByRig(file.value, { ...tideMill, bodies });
+    expect(taught.bodies).toHaveLength(1);
+    expect(taught.bodies[0]?.modes.map((m) => m.id)).toContain(file.value.modeId);
   });
 
   it('says so where it is cut short, changed, of another way, or a trap', () => {

@@ -6,11 +6,12 @@
 import { deflateSync, inflateSync } from 'fflate';
 import { rigFileSchema, type RigFile } from '../kit/records/rigFile';
 import { isJson, toldOf, type Json, type JsonSchema } from '../kit/records/schema';
-import { definitionAt, type Workspace } from '../kit/records/workspace';
+import { definitionAt, EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
 import type { RigRecord } from '../kit/records/rigRecord';
 import type { Rig } from '../rig/rig';
 import { fail, type Result } from '../words/problem';
 import { parseJson } from './json';
+import { lacking } from './lacking';
 import { checkedRigFile, rigFileOf } from './rigJson';
 import { RIG_WORDS } from './rigWords';
 
@@ -126,8 +127,11 @@ export function unpackRig(hash: string): Result<RigFile> {
   return parsed.ok ? checkedRigFile(parsed.value) : fail('link', '', BROKEN);
 }
 
-/** A rig file as a workspace of one rig, for taking it in beside what is there. */
-export function workspaceOfRig(file: RigFile, empty: Workspace): Workspace {
+/**
+ * What a rig file brings to a workspace: the rig, and of its gear what is not here yet. Nothing that is here is
+ * changed, but that a body comes to know the mode.
+ */
+export function broughtByRig(file: RigFile, here: Workspace): Workspace {
   const record: RigRecord = {
     id: rigIdOf(file),
     name: file.name || 'A rig from a link',
@@ -138,12 +142,16 @@ export function workspaceOfRig(file: RigFile, empty: Workspace): Workspace {
     settings: file.settings,
     note: '',
   };
+  const own = here.bodies.find((b) => b.id === file.body.id);
+  const bodies = own
+    ? lacking(file.body.modes, own.modes).map((mode) => ({ ...own, modes: [...own.modes, mode] }))
+    : [file.body];
   return {
-    ...empty,
-    mounts: file.mounts,
-    bodies: [file.body],
-    lenses: [file.lens],
-    parts: [...new Map(file.parts.map((p) => [p.id, p])).values()],
+    ...EMPTY_WORKSPACE,
+    mounts: lacking(file.mounts, here.mounts),
+    bodies,
+    lenses: lacking([file.lens], here.lenses),
+    parts: lacking(file.parts, here.parts),
     rigs: [record],
     judgement: file.judgement,
   };

@@ -55,7 +55,7 @@ function engraved(fNumber: number): string {
 }
 
 /** A setting as it is dialled: "24 mm at f/2". */
-export const spotWords = ({ focalMm, fNumber }: Spot): string =>
+export const spotWords = ({ focalMm, fNumber }: Pick<Spot, 'focalMm' | 'fNumber'>): string =>
   `${focal(focalMm)} mm at ${engraved(fNumber)}`;
 
 /** What it leaves: "0.9 mm to spare". */

@@ -8,9 +8,10 @@ import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { MenuButton, type MenuAction } from '@/ui/controls/MenuButton';
 import type { OptionGroup } from '@/ui/controls/options';
+import { pngOfSvg } from '@/ui/canvas';
 import { useTheme } from '@/ui/theme/useTheme';
 import { againstId, chosenAgainst } from './against';
-import { inksOfPage, pngOf, sheetTitle, sweepSvg, type SheetOfCells } from './exports';
+import { inksOfPage, sheetTitle, sweepSvg, type SheetOfCells } from './exports';
 import type { Sweep } from './useSweep';
 
 const Controls = styled.div`
@@ -24,6 +25,9 @@ const Controls = styled.div`
 const Word = styled.span`
   color: var(--muted);
 `;
+
+/** Pixels to a unit of a sheet saved as a picture. */
+const PNG_SCALE = 2;
 
 const AXIS_OPTIONS = [
   { title: 'Over', options: SWEEP_AXES.map((id) => ({ id, label: AXIS_WORDS[id] })) },
@@ -105,7 +109,7 @@ function SaveMenu({ sheet, name, axes, tell }: SaveMenuProps) {
       id: 'png',
       label: 'Save as PNG',
       note: 'as it stands here',
-      act: () => guarded(tell, async () => download(`${file}.png`, await pngOf(svg()))),
+      act: () => guarded(tell, async () => download(`${file}.png`, await pngOfSvg(svg(), PNG_SCALE))),
     },
     {
       id: 'svg',

@@ -4,7 +4,6 @@ import type { SweepStep } from '@/core/sweep/axes';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { verdictPaths } from '@/core/frame/verdictPaths';
 import { escapedMarkup } from '@/core/words/markup';
-import { pngOfCanvas } from '@/ui/canvas';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
 import { cellLight } from './paintCells';
@@ -100,22 +99,3 @@ export const sheetTitle = (
   name: string,
   axes: { rows: keyof typeof AXIS_WORDS; columns: keyof typeof AXIS_WORDS },
 ): string => `${name}: ${AXIS_WORDS[axes.rows]} down, ${AXIS_WORDS[axes.columns]} across`;
-
-const PNG_SCALE = 2;
-
-/** An SVG picture as PNG, twice its size. */
-export async function pngOf(svg: string): Promise<Blob> {
-  const picture = new Image();
-  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
-  try {
-    picture.src = url;
-    await picture.decode();
-    const canvas = document.createElement('canvas');
-    canvas.width = picture.naturalWidth * PNG_SCALE;
-    canvas.height = picture.naturalHeight * PNG_SCALE;
-    canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-    return await pngOfCanvas(canvas);
-  } finally {
-    URL.revokeObjectURL(url);
-  }
-}

@@ -157,7 +157,7 @@ export function SortableRows({ label, items, onMove }: SortableRowsProps) {
             <Grip
               type="button"
               data-grip={item.key}
-              title="Drag it, or press the up and down arrows, to move it along the train"
+              title="Drag it, or press the up and down arrows, to move it"
               aria-label={`Move ${item.name}, ${i + 1} of ${items.length}`}
               onKeyDown={(event) => onKey(event, i)}
               {...grip(i)}

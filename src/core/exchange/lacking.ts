@@ -1,0 +1,8 @@
+/** Records of a list that are not here yet, each once. */
+export const lacking = <R extends { id: string }>(
+  theirs: readonly R[],
+  here: readonly R[],
+): R[] => {
+  const ids = new Set(here.map((r) => r.id));
+  return [...new Map(theirs.map((r) => [r.id, r])).values()].filter((r) => !ids.has(r.id));
+};

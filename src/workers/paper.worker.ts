@@ -1,0 +1,92 @@
+/** A thin door to paper: cards and day plans laid out, for the screen and as PDF. */
+import { expose } from 'comlink';
+import { codeOf } from '@/core/card/code';
+import { dayPlan, type DayRig } from '@/core/card/dayPlan';
+import { cardPaper, dayPaper, type CardWithCode } from '@/core/card/layDay';
+import type { Paper, PaperSize } from '@/core/card/paper';
+import { paperPdf } from '@/core/card/pdf';
+import { rigCard } from '@/core/card/rigCard';
+import { typesetter, type FontFiles } from '@/core/card/typeset';
+import { packRig } from '@/core/exchange/rigLink';
+import type { Day } from '@/core/kit/records/day';
+import type { Rig } from '@/core/rig/rig';
+import { PAPER_FONTS } from './paperFonts';
+
+export interface PaperRequest {
+  size: PaperSize;
+  /** ISO date. */
+  today: string;
+  /** What a code's address begins with, up to its "#". */
+  address: string;
+  what:
+    { kind: 'rig'; rig: Rig; note: string } | { kind: 'day'; day: Day; rigs: readonly DayRig[] };
+}
+
+export interface LaidPaper {
+  paper: Paper;
+  /** Rigs that are too large for a code, by name. */
+  withoutCode: string[];
+}
+
+let files: Promise<FontFiles> | null = null;
+
+const read = (places: readonly URL[]): Promise<Uint8Array[]> =>
+  Promise.all(
+    places.map(async (place) => {
+      const answer = await fetch(place);
+      if (!answer.ok) throw new Error('A font of the paper could not be read.');
+      return new Uint8Array(await answer.arrayBuffer());
+    }),
+  );
+
+/** Read once; a failure is forgotten, so that it can be tried again. */
+function fontFiles(): Promise<FontFiles> {
+  files ??= (async () => ({
+    regular: await read(PAPER_FONTS.regular),
+    bold: await read(PAPER_FONTS.bold),
+  }))().catch((error: unknown) => {
+    files = null;
+    throw error;
+  });
+  return files;
+}
+
+async function laid({ size, today, address, what }: PaperRequest) {
+  const fonts = await fontFiles();
+  const type = typesetter(fonts);
+  const withoutCode: string[] = [];
+  const withCode = (rig: Rig, note: string): CardWithCode => {
+    const code = codeOf(`${address}#${packRig(rig)}`);
+    if (!code) withoutCode.push(rig.name);
+    return { card: rigCard(rig, note, today), code };
+  };
+  const paper =
+    what.kind === 'rig'
+      ? cardPaper(size, type, withCode(what.rig, what.note), today)
+      : dayPaper(
+          size,
+          type,
+          {
+            day: what.day,
+            plan: dayPlan(what.rigs),
+            cards: what.rigs.flatMap(({ rig, note }) => (rig ? [withCode(rig, note)] : [])),
+          },
+          today,
+        );
+  return { fonts, type, paper, withoutCode };
+}
+
+const paperDoor = {
+  async lay(request: PaperRequest): Promise<LaidPaper> {
+    const { paper, withoutCode } = await laid(request);
+    return { paper, withoutCode };
+  },
+  async pdf(request: PaperRequest): Promise<Uint8Array<ArrayBuffer>> {
+    const { paper, fonts, type } = await laid(request);
+    return paperPdf(paper, fonts, type, request.today);
+  },
+};
+
+export type PaperDoor = typeof paperDoor;
+
+expose(paperDoor);
