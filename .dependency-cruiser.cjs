@@ -86,6 +86,7 @@ const HOUSE = [
       'core/sweep',
       'core/framing',
       'core/guides',
+      'core/card',
     ],
   ],
   // The demo is data.
@@ -95,10 +96,12 @@ const HOUSE = [
   ['node', CORE],
   // Doors to the core for heavy work.
   ['workers', CORE],
+  // The service worker stands for itself.
+  ['offline', []],
   ['store', [...CORE, 'workers']],
   ['ui', CORE],
   ['gear', [...CORE, 'store', 'ui']],
-  ['shell', [...CORE, 'workers', 'store', 'ui', 'gear']],
+  ['shell', [...CORE, 'workers', 'offline', 'store', 'ui', 'gear']],
   ['rooms', [...CORE, 'workers', 'store', 'ui', 'gear', 'shell']],
   ['cli', [...CORE, 'node']],
   ['api', [...CORE, 'node']],

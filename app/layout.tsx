@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/archivo/wdth.css';
+import { OfflineKeeper } from '@/shell/OfflineKeeper';
 import { StyleRegistry } from '@/ui/theme/StyleRegistry';
 import { THEME_SCRIPT } from '@/ui/theme/themeScript';
 
@@ -20,7 +21,10 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <script nonce={nonce} dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
       </head>
       <body>
-        <StyleRegistry>{children}</StyleRegistry>
+        <StyleRegistry>
+          {children}
+          <OfflineKeeper />
+        </StyleRegistry>
       </body>
     </html>
   );

@@ -3,4 +3,5 @@ import { readyPackages } from './lib/ready.mjs';
 import { serveUntilStopped } from './lib/serve.mjs';
 
 await readyPackages();
-await serveUntilStopped({ demo: true, mode: 'dev' });
+// At an address of its own: what is kept for working offline at the others would stand before it.
+await serveUntilStopped({ demo: true, mode: 'dev', ...(process.env.PORT ? {} : { port: 4290 }) });

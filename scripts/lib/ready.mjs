@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { writeServiceWorker } from './offline.mjs';
 import { bin, must, run } from './run.mjs';
 
 const LOCK = 'package-lock.json';
@@ -51,6 +52,8 @@ export async function readyDebian() {
 
 const SOURCES = ['app', 'src', 'public', 'proxy.ts', 'next.config.ts', 'tsconfig.json', LOCK];
 const BUILT = '.next/wandering-halo-sources';
+/** Written with the build, from what it holds. */
+const SERVICE_WORKER = 'public/sw.js';
 
 function files(path) {
   if (!existsSync(path)) return [];
@@ -63,7 +66,8 @@ function files(path) {
 function sourcesDigest() {
   const hash = createHash('sha256');
   for (const file of SOURCES.flatMap(files)) {
-    if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
+    if (!/\.test\.tsx?$/.test(file) && file !== SERVICE_WORKER)
+      hash.update(file).update(readFileSync(file));
   }
   return hash.digest('hex');
 }
@@ -71,8 +75,10 @@ function sourcesDigest() {
 /** Builds the program, unless it is built from just these sources. */
 export async function readyBuild() {
   const wanted = sourcesDigest();
-  if (existsSync(BUILT) && readFileSync(BUILT, 'utf8') === wanted) return;
+  const isBuilt = existsSync(BUILT) && readFileSync(BUILT, 'utf8') === wanted;
+  if (isBuilt && existsSync(SERVICE_WORKER)) return;
   console.log('Building the program…');
   await must('The build', bin('next'), ['build'], { quiet: true });
+  await writeServiceWorker();
   writeFileSync(BUILT, wanted);
 }

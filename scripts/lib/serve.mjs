@@ -84,7 +84,7 @@ export async function serve({ port, demo = false, mode = 'start', host = LOOPBAC
 export async function serveUntilStopped(options) {
   const { HOST, PORT } = process.env;
   const server = await serve({
-    port: Number(PORT) || 3000,
+    port: Number(PORT) || 4280,
     ...(HOST && { host: HOST }),
     ...options,
   });

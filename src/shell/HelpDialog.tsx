@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
 import { COMMON_SHORTCUTS, type Shortcut } from './keys';
+import { OFFLINE_WORDS, useOffline } from './offline';
 import { ROOMS, type RoomId } from './rooms';
 
 const Keys = styled.dl`
@@ -39,6 +40,7 @@ interface HelpDialogProps {
 /** The room in hand in five lines, and its keys. */
 export function HelpDialog({ room, shortcuts, onClose }: HelpDialogProps) {
   const { name, help } = ROOMS[room];
+  const { offline } = useOffline();
   return (
     <DialogSheet title={`${name}, in five lines`} open onClose={onClose}>
       <Lines>
@@ -55,6 +57,7 @@ export function HelpDialog({ room, shortcuts, onClose }: HelpDialogProps) {
           </div>
         ))}
       </Keys>
+      {OFFLINE_WORDS[offline] && <p>{OFFLINE_WORDS[offline]}</p>}
       <p>The program is a planner: makers’ data and your own check come first.</p>
     </DialogSheet>
   );

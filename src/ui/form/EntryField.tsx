@@ -22,6 +22,8 @@ const Entry = styled.input<{ $figure: boolean }>`
   ${(p) => p.$figure && engraved}
   width: 100%;
   padding: 3px 6px;
+  font-family: inherit;
+  resize: vertical;
   border: 0;
   border-bottom: 1px solid var(--line);
   background: none;

@@ -1,0 +1,46 @@
+/**
+ * The service worker: keeps the program whole for working offline. It never takes over by itself while an earlier
+ * version is at work: the new one waits until somebody says so.
+ */
+import { answer, forget, isOwn, keep, type Kept, type Surroundings } from './answers';
+import { TAKE_OVER } from './messages';
+
+/** What is kept; written in when the program is built. */
+declare const KEPT: Kept;
+
+interface Extendable extends Event {
+  waitUntil: (work: Promise<unknown>) => void;
+}
+interface Fetching extends Extendable {
+  request: Request;
+  respondWith: (answer: Promise<Response>) => void;
+}
+interface WorkerScope {
+  location: Location;
+  caches: CacheStorage;
+  fetch: typeof fetch;
+  clients: { claim: () => Promise<void> };
+  registration: { active: unknown };
+  skipWaiting: () => Promise<void>;
+  addEventListener: ((name: 'install' | 'activate', listen: (event: Extendable) => void) => void) &
+    ((name: 'message', listen: (event: MessageEvent) => void) => void) &
+    ((name: 'fetch', listen: (event: Fetching) => void) => void);
+}
+
+const scope = self as unknown as WorkerScope;
+const around: Surroundings = {
+  origin: scope.location.origin,
+  caches: scope.caches,
+  fetch: scope.fetch.bind(scope),
+};
+
+scope.addEventListener('install', (event) => event.waitUntil(keep(KEPT, around)));
+scope.addEventListener('activate', (event) =>
+  event.waitUntil(forget(KEPT, around).then(() => scope.clients.claim())),
+);
+scope.addEventListener('message', (event) => {
+  if (event.data === TAKE_OVER) void scope.skipWaiting();
+});
+scope.addEventListener('fetch', (event) => {
+  if (isOwn(event.request, around)) event.respondWith(answer(event.request, KEPT, around));
+});
