@@ -9,7 +9,8 @@ import { EMPTY_WORKSPACE } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
 import { isMissing, resolveRig } from '../rig/rig';
 import { rigOfFile } from './rigJson';
-import { holdsRig, packRig, RIG_HASH, unpackRig, broughtByRig } from './rigLink';
+import { holdsRig, RIG_HASH } from './rigHash';
+import { broughtByRig, packRig, unpackRig } from './rigLink';
 
 describe('a rig in an address', () => {
   it.each(tideMill.rigs.map((r) => r.id))('says the same at the other end: %s', (id) => {

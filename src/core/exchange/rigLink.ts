@@ -12,11 +12,10 @@ import type { Rig } from '../rig/rig';
 import { fail, type Result } from '../words/problem';
 import { parseJson } from './json';
 import { lacking } from './lacking';
+import { holdsRig, RIG_HASH } from './rigHash';
 import { checkedRigFile, rigFileOf } from './rigJson';
 import { RIG_WORDS } from './rigWords';
 
-/** Name of the part of an address that holds a rig. */
-export const RIG_HASH = 'rig=';
 /** Of the way rigs are packed: another dictionary is another letter. */
 const WAY = 'A';
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
@@ -106,9 +105,6 @@ function inflated(bytes: Uint8Array): string | null {
     return null;
   }
 }
-
-/** Whether an address holds a rig. */
-export const holdsRig = (hash: string): boolean => hash.replace(/^#/, '').startsWith(RIG_HASH);
 
 /** The rig of an address, as a checked file; or why it cannot be read. */
 export function unpackRig(hash: string): Result<RigFile> {

@@ -17,6 +17,7 @@ import { RigTools } from './RigTools';
 import { OtherWays } from './start/OtherWays';
 import { StartPage } from './start/StartPage';
 import { useBench, type Bench } from '@/shell/useBench';
+import { useLinkedRig } from '@/shell/useLinkedRig';
 import { useComparison } from './useComparison';
 import { usePin } from './usePin';
 import { useRigActions } from './useRigActions';
@@ -62,6 +63,7 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
   const shell = useShell(workspace);
   const { tell, judge, files } = shell;
   const bench = useBench(workspace, tell);
+  useLinkedRig(files.read, tell);
   const asking = useAsking(workspace, bench);
   const { record, actions } = bench;
   const rigs = useRigActions({ workspace, record, bench: actions, tell, onStart: asking.ask });
