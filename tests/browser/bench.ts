@@ -271,7 +271,7 @@ export class BenchPage {
         const db = open.result;
         const out = {};
         for (const name of [...db.objectStoreNames].sort()) {
-          if (name === 'backups') continue;
+          if (name === 'backups' || name === 'backupTexts') continue;
           out[name] = await new Promise((r) => {
             const all = db.transaction(name).objectStore(name).getAll();
             all.onsuccess = () => r(all.result);

@@ -253,8 +253,9 @@ function cornersSection(rig: Rig, report: Report): CardSection {
       note: frame.travel.xMm > 0 ? 'stabiliser at its end' : undefined,
     },
     {
-      name: 'Gain: side, top, corner',
-      figure: [gains.side, gains.top, gains.corner].map(gain).join('  '),
+      name: 'Gain in the corner',
+      figure: gain(gains.corner),
+      note: `side ${gain(gains.side)}, top ${gain(gains.top)}`,
     },
     {
       name: 'Halo',

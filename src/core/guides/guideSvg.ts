@@ -4,8 +4,9 @@ import type { Guide, GuideBox, GuideEllipse } from './guide';
 
 /** Inks of the guide: each line has a dark casing, so that it is seen on light and on dark. */
 const INKS = { frame: '#f4ead6', light: '#ffb648', dark: '#14110d' } as const;
-/** Line widths are so many parts of the picture's width. */
+/** Line widths are so many parts of the picture's width; fewer where it is shown small. */
 const PARTS = 900;
+export const PARTS_SMALL = 260;
 /** Corners of the delivered frame are drawn heavier over this share of its height. */
 const CORNER_SHARE = 0.07;
 
@@ -38,9 +39,9 @@ const cased = (path: string, ink: string, width: number, more = ''): string =>
   `<path d="${path}" fill="none" stroke="${ink}" stroke-width="${n(width)}" ${more}/>`;
 
 /** The guide as SVG, one unit a pixel of the picture. `title` and `description` may hold anything. */
-export function guideSvg(guide: Guide, title: string, description: string): string {
+export function guideSvg(guide: Guide, title: string, description: string, parts = PARTS): string {
   const { widthPx, heightPx, delivered, composed, edge, shadedFrom, blackFrom, centre } = guide;
-  const u = Math.max(1, widthPx / PARTS);
+  const u = Math.max(1, widthPx / parts);
   const picture = boxPath({ x: 0, y: 0, width: widthPx, height: heightPx });
   const ring = n(6 * u);
   const tick = (x: number, y: number) =>

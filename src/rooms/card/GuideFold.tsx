@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { guideOf, MOST_PROTECTION } from '@/core/guides/guide';
-import { guideSvg } from '@/core/guides/guideSvg';
+import { guideSvg, PARTS_SMALL } from '@/core/guides/guideSvg';
 import { newId } from '@/core/kit/newId';
 import type { Json } from '@/core/kit/records/schema';
 import {
@@ -31,7 +31,8 @@ const Shown = styled.img`
   display: block;
   width: 100%;
   margin: 8px 0;
-  background: var(--stage-ink);
+  /* As a dim picture would be, by day and by night. */
+  background: #4b443b;
 `;
 
 interface GuideFoldProps {
@@ -57,12 +58,13 @@ export function GuideFold(props: GuideFoldProps) {
   const { widthPx, heightPx } = guide.value;
   const on = `${rig.lens.name} on ${rig.body.name}, ${rig.mode.name}.`;
   const svg = guideSvg(guide.value, rig.name, `${on} ${KEY_WORDS}`);
+  const small = guideSvg(guide.value, rig.name, on, PARTS_SMALL);
   const savePng = () =>
     guarded(tell, async () => download(`${fileName}-guide.png`, await pngOfSvg(svg)));
   return (
     <>
       <Shown
-        src={`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`}
+        src={`data:image/svg+xml;utf8,${encodeURIComponent(small)}`}
         alt={`Frame guide of ${widthPx} × ${heightPx} pixels`}
       />
       <SideNote>

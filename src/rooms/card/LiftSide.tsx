@@ -62,7 +62,6 @@ export function LiftSide({ rig, lift }: { rig: Rig; lift: Lift }) {
           </SideNote>
         </>
       )}
-      <h3>What it shows</h3>
       <Chips
         label="The picture shows"
         chips={VIEWS}

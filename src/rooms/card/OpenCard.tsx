@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
+import styled from 'styled-components';
 import { PAPERS, PAPER_SIZES } from '@/core/card/paper';
 import { rigsOfDay } from '@/core/card/dayPlan';
 import type { CardView } from '@/core/exchange/cardLink';
@@ -44,6 +45,10 @@ const SUBJECTS = [
 
 /** More characters are not listed. */
 const MOST_MISSING = 12;
+
+const Part = styled.div`
+  margin-top: 14px;
+`;
 
 /** A name as a file may have it. */
 const fileNameOf = (name: string): string =>
@@ -100,7 +105,7 @@ function PaperActs({
   const { withoutCode = [], paper: pages } = paper.laid ?? {};
   const missing = pages?.missing ?? [];
   return (
-    <>
+    <Part>
       <Chips
         label="Paper"
         chips={SIZES}
@@ -120,7 +125,7 @@ function PaperActs({
         </SideNote>
       )}
       <CodeAddress address={address} withoutCode={withoutCode} onAddress={setAddress} />
-    </>
+    </Part>
   );
 }
 
@@ -181,6 +186,7 @@ export function OpenCard(props: OpenCardProps) {
       </RoomLarge>
       <RoomSide aria-label="What goes to the shoot" tabIndex={0}>
         <Chips label="Made of" chips={SUBJECTS} chosen={subject} onChoose={choose} />
+        <Part />
         {isLifting && <LiftSide rig={rig} lift={lift} />}
         {!isLifting && day && (
           <DaySide

@@ -1,7 +1,12 @@
 'use client';
 import { FolderOpen } from 'lucide-react';
 import { useRef } from 'react';
+import { styled } from 'styled-components';
 import { LineButton } from '../controls/Buttons';
+
+const Icon = styled(FolderOpen)`
+  vertical-align: -2px;
+`;
 
 interface FilePickerProps {
   /** What stands on the button. */
@@ -32,7 +37,7 @@ export function FilePicker({ children, label, accept, multiple, onFiles }: FileP
         }}
       />
       <LineButton onPress={() => input.current?.click()}>
-        <FolderOpen size={14} aria-hidden="true" /> {children}
+        <Icon size={14} aria-hidden="true" /> {children}
       </LineButton>
     </span>
   );

@@ -1,0 +1,177 @@
+/** The program with its server stopped: every room, its workers, saving; and a newer version that waits. */
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By } from 'selenium-webdriver';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { ROOM_IDS, ROOMS } from '../../src/shell/rooms';
+import { gateBefore, type Gate } from './gate';
+import { MeasurePage } from './measurePage';
+
+const profile = mkdtempSync(join(tmpdir(), 'halo-offline-'));
+let gate: Gate;
+let page: MeasurePage;
+
+async function pageIn(folder: string): Promise<MeasurePage> {
+  const { driver, downloads } = await openBrowser(folder);
+  return new MeasurePage(driver, gate.url, downloads);
+}
+
+/** Waits until the whole program is kept and this page is answered from there. */
+const kept = () =>
+  page.driver.wait(
+    () =>
+      page.driver.executeAsyncScript<boolean>(`
+        const done = arguments[arguments.length - 1];
+        navigator.serviceWorker.getRegistration().then((r) =>
+          done(Boolean(r?.active && navigator.serviceWorker.controller)), () => done(false));`),
+    60_000,
+    'the program was not kept',
+  );
+
+/** What shows that a room stands, and that the worker or the chart behind it answered. */
+const STANDS: Readonly<Record<(typeof ROOM_IDS)[number], string>> = {
+  kit: 'main table, main [role="grid"], main [role="tablist"], main nav',
+  bench: '[data-testid="verdict"]',
+  sweep: '.recharts-line',
+  measure: 'section[aria-label="Session"]',
+  converters: '[data-testid="weighing"]',
+  framing: 'main canvas',
+  choose: '[data-testid="choose-count"]',
+  card: '[data-paper-page]',
+};
+
+beforeAll(async () => {
+  gate = await gateBefore(inject('demoUrl'));
+  page = await pageIn(profile);
+});
+afterAll(async () => {
+  await page.driver.quit();
+  await gate.shut().catch(() => undefined);
+});
+
+describe('after one visit, with the server stopped', () => {
+  it('every room opens from the one before, none of them loaded anew', async () => {
+    await page.openRig('rig=wheel-house-wide');
+    await kept();
+    await page.complaints();
+    await gate.shut();
+    await page.driver.executeScript('window.stillThis = true');
+    for (const id of [...ROOM_IDS.filter((r) => r !== 'bench'), 'bench' as const]) {
+      const link = await page.driver.findElement(
+        By.css(`nav[aria-label="Rooms"] a[href="${ROOMS[id].path}"]`),
+      );
+      await link.click();
+      await page.find(STANDS[id]);
+      expect(await page.driver.executeScript('return window.stillThis')).toBe(true);
+    }
+    await page.expectQuiet();
+  });
+
+  it('every room opens by its address and is loaded again', async () => {
+    for (const id of ROOM_IDS) {
+      await page.driver.get(`${gate.url}${ROOMS[id].path}`);
+      await page.find(STANDS[id]);
+      await page.driver.navigate().refresh();
+      await page.find(STANDS[id]);
+    }
+    await page.driver.get(`${gate.url}/`);
+    await page.verdictWord();
+    await page.expectQuiet();
+  });
+
+  it('ways out are found, dialogs open, and help says that all of it works without a network', async () => {
+    await page.openRig('rig=wheel-house-wide&focal=20');
+    await page.pressStarting('Zoom to');
+    await page.control('z');
+    await page.keys('?');
+    await page.saying('Everything works without a network: the program is kept in this browser.');
+    await page.press('Close');
+    for (const [item, title] of [
+      ['How this workspace judges', 'How this workspace judges'],
+      ['Backups and storage', 'Backups'],
+    ] as const) {
+      await page.menu('File', item);
+      expect(await (await page.find('[role="dialog"]')).getText()).toContain(title);
+      await page.press('Close');
+    }
+    await page.expectQuiet();
+  });
+
+  it('frames of the simulated camera are taken, measured and accepted', async () => {
+    await page.openMeasure();
+    await page.press('Practise');
+    await page.pressStarting('Take the 2 shots');
+    await page.allMeasured(2);
+    await page.pressStarting('Accept 2 frames');
+    await page.saying('It is in the log. Undo takes it out again.');
+    await page.expectQuiet();
+  });
+
+  it('the workspace is saved and read again, and a card is made', async () => {
+    await page.open('/card?rig=wheel-house-wide&paper=A6');
+    await page.find('[data-paper-page]');
+    await page.menu('File', 'Save the workspace to a file');
+    const { text, path } = await page.download('.json');
+    expect(JSON.parse(text)).toMatchObject({ format: 'wandering-halo/workspace' });
+    await page.giveFile(path);
+    expect(await (await page.find('[role="dialog"]')).getText()).toContain(
+      'Nothing is written yet',
+    );
+    await page.press('Leave it');
+    await page.press('Save as PDF');
+    const pdf = await page.download('.pdf');
+    expect(readFileSync(pdf.path).subarray(0, 5).toString()).toBe('%PDF-');
+    await page.expectQuiet();
+  });
+
+  it('all of it is there when the browser is started again', async () => {
+    const before = await page.stored();
+    await page.driver.quit();
+    page = await pageIn(profile);
+    await page.openRig('rig=mill-pond');
+    expect((await page.stored()) === before).toBe(true);
+    await page.open('/choose');
+    await page.find(STANDS.choose);
+    await page.expectQuiet();
+  });
+});
+
+describe('a newer version', () => {
+  it('says so, waits, and takes over when it is let in; nothing one has is lost', async () => {
+    await gate.reopen();
+    await page.openRig('rig=mill-pond');
+    await page.driver.executeScript('window.stillThis = true');
+    const before = await page.stored();
+    gate.renew();
+    await page.driver.executeScript(
+      'navigator.serviceWorker.getRegistration().then((r) => r.update())',
+    );
+    await page.driver.wait(
+      async () =>
+        (await page.driver.findElements(By.xpath('//*[starts-with(., "A newer version is here")]')))
+          .length > 0,
+      60_000,
+      'it was not said',
+    );
+    const caches = () =>
+      page.driver.executeAsyncScript<string[]>('caches.keys().then(arguments[0])');
+    expect(await page.driver.executeScript('return window.stillThis')).toBe(true);
+    await page.driver.navigate().refresh();
+    await page.verdictWord();
+    // Loaded anew, it is still the version that was here.
+    await page.saying('Change to it', 'button');
+    await page.driver.executeScript('window.stillThis = true');
+    await page.press('Change to it');
+    await page.expectSoon(
+      () => page.driver.executeScript<boolean | null>('return window.stillThis ?? null'),
+      (mark) => mark === null,
+      'the page was not loaded anew',
+    );
+    await page.verdictWord();
+    expect((await caches()).at(-1)).toBe('wandering-halo-of-a-newer-build');
+    expect((await page.stored()) === before).toBe(true);
+    await page.expectQuiet();
+  });
+});
