@@ -19,6 +19,10 @@ export default function manifest(): MetadataRoute.Manifest {
       { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
       { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
     ],
-    shortcuts: ROOM_IDS.map((id) => ({ name: ROOMS[id].name, url: ROOMS[id].path })),
+    shortcuts: ROOM_IDS.map((id) => ({
+      name: ROOMS[id].name,
+      description: ROOMS[id].line,
+      url: ROOMS[id].path,
+    })),
   };
 }

@@ -34,12 +34,6 @@ const SHOTS = [
   },
   { name: 'bench-phone-dark', path: '/bench?rig=lamplight', theme: 'dark', size: [390, 844] },
   {
-    name: 'bench-phone-daylight',
-    path: '/bench?rig=waders-at-dawn',
-    theme: 'daylight',
-    size: [390, 844],
-  },
-  {
     name: 'start',
     path: '/bench',
     theme: 'dark',
@@ -88,6 +82,13 @@ const SHOTS = [
     shows: '.recharts-scatter',
   },
   {
+    name: 'card-dark',
+    path: '/card?rig=wheel-house-wide&focal=28&paper=A6',
+    theme: 'dark',
+    size: [1280, 800],
+    shows: '[data-paper-page]',
+  },
+  {
     name: 'choose-phone',
     path: '/choose?job=wheel-house-interview',
     theme: 'daylight',
@@ -123,7 +124,7 @@ const SHOTS = [
 
 /** A room is ready once one of these stands on it. */
 const READY =
-  '[data-testid="verdict"], [role="rowheader"], [role="listitem"], section[aria-label="Session"], [data-testid="weighing"], [data-testid="moved"], aside[aria-label="The answer so far"]';
+  '[data-testid="verdict"], [role="rowheader"], [role="listitem"], section[aria-label="Session"], [data-testid="weighing"], [data-testid="moved"], [data-paper-page], aside[aria-label="The answer so far"]';
 
 mkdirSync(FOLDER, { recursive: true });
 const server = await serve({ port: 4400, demo: true });

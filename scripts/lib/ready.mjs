@@ -2,7 +2,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { writeServiceWorker } from './offline.mjs';
 import { bin, must, run } from './run.mjs';
 
 const LOCK = 'package-lock.json';
@@ -79,6 +78,8 @@ export async function readyBuild() {
   if (isBuilt && existsSync(SERVICE_WORKER)) return;
   console.log('Building the program…');
   await must('The build', bin('next'), ['build'], { quiet: true });
+  // It bundles with a package, which a fresh machine has by now.
+  const { writeServiceWorker } = await import('./offline.mjs');
   await writeServiceWorker();
   writeFileSync(BUILT, wanted);
 }

@@ -4,7 +4,7 @@ import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
 import { COMMON_SHORTCUTS, type Shortcut } from './keys';
 import { OFFLINE_WORDS, useOffline } from './offline';
-import { ROOMS, type RoomId } from './rooms';
+import { ROOM_IDS, ROOMS, type RoomId } from './rooms';
 
 const Keys = styled.dl`
   display: grid;
@@ -30,6 +30,25 @@ const Heading = styled.h3`
   color: var(--muted);
 `;
 
+const Other = styled.details`
+  summary {
+    cursor: pointer;
+    color: var(--muted);
+  }
+  b {
+    color: var(--ink);
+    font-weight: 600;
+  }
+`;
+
+const FiveLines = ({ lines }: { lines: readonly string[] }) => (
+  <Lines>
+    {lines.map((line) => (
+      <li key={line}>{line}</li>
+    ))}
+  </Lines>
+);
+
 interface HelpDialogProps {
   room: RoomId;
   /** Keys of the room in hand. */
@@ -37,17 +56,14 @@ interface HelpDialogProps {
   onClose: () => void;
 }
 
-/** The room in hand in five lines, and its keys. */
+/** The room in hand in five lines, and its keys; the others in one line each, to be opened. */
 export function HelpDialog({ room, shortcuts, onClose }: HelpDialogProps) {
-  const { name, help } = ROOMS[room];
+  const { name, line, help } = ROOMS[room];
   const { offline } = useOffline();
   return (
     <DialogSheet title={`${name}, in five lines`} open onClose={onClose}>
-      <Lines>
-        {help.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </Lines>
+      <p>{line}</p>
+      <FiveLines lines={help} />
       <Heading>By keyboard</Heading>
       <Keys>
         {[...COMMON_SHORTCUTS, ...shortcuts].map(({ keys, does }) => (
@@ -57,6 +73,15 @@ export function HelpDialog({ room, shortcuts, onClose }: HelpDialogProps) {
           </div>
         ))}
       </Keys>
+      <Heading>The other rooms</Heading>
+      {ROOM_IDS.filter((id) => id !== room).map((id) => (
+        <Other key={id}>
+          <summary>
+            <b>{ROOMS[id].name}</b> {ROOMS[id].line}
+          </summary>
+          <FiveLines lines={ROOMS[id].help} />
+        </Other>
+      ))}
       {OFFLINE_WORDS[offline] && <p>{OFFLINE_WORDS[offline]}</p>}
       <p>The program is a planner: makers’ data and your own check come first.</p>
     </DialogSheet>

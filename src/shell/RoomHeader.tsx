@@ -168,11 +168,12 @@ function RoomsNav({ room, visit }: { room: RoomId; visit: CommonKeys['visit'] })
   return (
     <Rooms aria-label="Rooms">
       {ROOM_IDS.map((id, i) => {
-        const { path, name, key, icon: Icon } = ROOMS[id];
+        const { path, name, key, icon: Icon, line } = ROOMS[id];
         return (
           <Link
             key={id}
             href={path}
+            title={line}
             aria-current={id === room ? 'page' : undefined}
             aria-keyshortcuts={`Shift+${key}`}
             data-on-phone={i < ON_PHONE}
@@ -188,6 +189,7 @@ function RoomsNav({ room, visit }: { room: RoomId; visit: CommonKeys['visit'] })
           actions={ROOM_IDS.slice(ON_PHONE).map((id) => ({
             id,
             label: ROOMS[id].name,
+            note: ROOMS[id].line,
             act: () => visit(ROOMS[id].path),
           }))}
         >

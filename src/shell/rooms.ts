@@ -17,6 +17,8 @@ export interface RoomInfo {
   /** Goes there; held with Shift, so that it is no room's own key. */
   key: string;
   icon: LucideIcon;
+  /** What it is for, in one line. */
+  line: string;
   /** What one does here, in five lines. */
   help: readonly [string, string, string, string, string];
 }
@@ -27,6 +29,7 @@ export const ROOMS = {
     name: 'Kit',
     key: 'K',
     icon: Backpack,
+    line: 'What you own or can borrow: bodies, lenses, and what goes between.',
     help: [
       'What you own or can borrow: mounts, bodies with their modes, lenses, adapters and converters.',
       'Add takes a few facts; what you leave out is what is usual, and marked estimated.',
@@ -40,6 +43,7 @@ export const ROOMS = {
     name: 'Bench',
     key: 'B',
     icon: Telescope,
+    line: 'One rig: does it go together, does the halo cover, what does it become?',
     help: [
       'One rig: lens, what stands between, body and mode, and the halo it throws on the sensor.',
       'Turn the rings; the ribbon beside each shows the verdict at every place of it.',
@@ -53,6 +57,7 @@ export const ROOMS = {
     name: 'Sweep',
     key: 'S',
     icon: LayoutGrid,
+    line: 'The whole range of a rig at a glance: where it covers, and where it is lost.',
     help: [
       'The rig over any two of its settings: each frame is what the stage would show there.',
       'The curve is the circle of corners you accept; where it passes a mode’s line, frames turn whole.',
@@ -66,6 +71,7 @@ export const ROOMS = {
     name: 'Measure',
     key: 'M',
     icon: Ruler,
+    line: 'Test frames of a wall, and the halo found in them.',
     help: [
       'Photograph an even wall, out of focus, and the halo is found in the frames.',
       'Two frames of a setting, wide open and at f/8, make a prediction a measurement.',
@@ -79,6 +85,7 @@ export const ROOMS = {
     name: 'Converters',
     key: 'V',
     icon: Scale,
+    line: 'Bare, converted or cropped: what each gives, and what it costs.',
     help: [
       'One lens on one body, bare, behind every converter of the kit that fits, and cropped.',
       'The drawing is to scale: bare above the axis, converted below it; play moves between the two.',
@@ -92,6 +99,7 @@ export const ROOMS = {
     name: 'Framing',
     key: 'F',
     icon: Frame,
+    line: 'The same scene through several rigs: what the picture becomes.',
     help: [
       'The same scene through two to four rigs: the picture each would make, to scale.',
       'The plan from above is the control: drag cameras, people and lamps, or use the arrow keys.',
@@ -105,6 +113,7 @@ export const ROOMS = {
     name: 'Choose',
     key: 'C',
     icon: ListFilter,
+    line: 'A job, and every rig of the kit that can do it.',
     help: [
       'Say the job as one sentence; press any word of it to change it.',
       'Every lens, train, body and mode of the kit is judged for it, fit first, corners exactly.',
@@ -118,6 +127,7 @@ export const ROOMS = {
     name: 'Card',
     key: 'R',
     icon: NotebookText,
+    line: 'The answer on paper, for the shoot, and as files for other programs.',
     help: [
       'What to dial and what to mind, on paper: for the rig in hand, or for all the rigs of a day.',
       'The pages on the screen are the pages in the PDF and from the printer, line by line.',

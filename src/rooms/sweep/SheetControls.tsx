@@ -109,7 +109,8 @@ function SaveMenu({ sheet, name, axes, tell }: SaveMenuProps) {
       id: 'png',
       label: 'Save as PNG',
       note: 'as it stands here',
-      act: () => guarded(tell, async () => download(`${file}.png`, await pngOfSvg(svg(), PNG_SCALE))),
+      act: () =>
+        guarded(tell, async () => download(`${file}.png`, await pngOfSvg(svg(), PNG_SCALE))),
     },
     {
       id: 'svg',
