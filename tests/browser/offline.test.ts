@@ -1,15 +1,18 @@
 /** The program with its server stopped: every room, its workers, saving; and a newer version that waits. */
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, sep } from 'node:path';
 import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { lensfunProfile } from '../../src/core/exchange/lensfunXml';
 import { ROOM_IDS, ROOMS } from '../../src/shell/rooms';
+import { demoRig } from '../support/demo';
 import { gateBefore, type Gate } from './gate';
 import { MeasurePage } from './measurePage';
 
-const profile = mkdtempSync(join(tmpdir(), 'halo-offline-'));
+/** The browser's own, which it is started with again. */
+const profileFolder = mkdtempSync(join(tmpdir(), 'halo-offline-'));
 let gate: Gate;
 let page: MeasurePage;
 
@@ -44,7 +47,7 @@ const STANDS: Readonly<Record<(typeof ROOM_IDS)[number], string>> = {
 
 beforeAll(async () => {
   gate = await gateBefore(inject('demoUrl'));
-  page = await pageIn(profile);
+  page = await pageIn(profileFolder);
 });
 afterAll(async () => {
   await page.driver.quit();
@@ -52,6 +55,21 @@ afterAll(async () => {
 });
 
 describe('after one visit, with the server stopped', () => {
+  it('every script, style and font of the program is kept', async () => {
+    await page.openRig('rig=wheel-house-wide');
+    await kept();
+    const files = readdirSync('.next/static', { recursive: true, encoding: 'utf8' })
+      .filter((path) => /\.(js|css|woff2?|svg)$/.test(path))
+      .map((path) => `/_next/static/${path.split(sep).map(encodeURIComponent).join('/')}`);
+    expect(files.length).toBeGreaterThan(100);
+    const missing = await page.driver.executeAsyncScript<string[]>(
+      `const done = arguments[1];
+       Promise.all(arguments[0].map(async (f) => ((await caches.match(f)) ? null : f))).then((all) => done(all.filter(Boolean)));`,
+      files,
+    );
+    expect(missing).toEqual([]);
+  });
+
   it('every room opens from the one before, none of them loaded anew', async () => {
     await page.openRig('rig=wheel-house-wide');
     await kept();
@@ -109,6 +127,22 @@ describe('after one visit, with the server stopped', () => {
     await page.expectQuiet();
   });
 
+  it('lenses are read from a Lensfun file', async () => {
+    await page.openKit();
+    await page.inAndOut('Pick from');
+    const profile = lensfunProfile(demoRig('mill-pond'));
+    const file = join(profileFolder, 'mill-pond.xml');
+    writeFileSync(file, profile.ok ? profile.value.xml : '');
+    await page.giveFile(file, 'Lensfun files');
+    await page.expectSoon(
+      () => page.status(),
+      (said) => /[1-9]\d* lens/.test(said),
+      'no lens was read',
+    );
+    await page.press('Close');
+    await page.expectQuiet();
+  });
+
   it('the workspace is saved and read again, and a card is made', async () => {
     await page.open('/card?rig=wheel-house-wide&paper=A6');
     await page.find('[data-paper-page]');
@@ -122,6 +156,13 @@ describe('after one visit, with the server stopped', () => {
     await page.press('Leave it');
     await page.press('Save as PDF');
     const pdf = await page.download('.pdf');
+    await page.unfold('For correcting pictures');
+    await page.press('Save the gain map');
+    await page.expectSoon(
+      () => page.notice(),
+      (said) => said.includes('gain of'),
+      'no gain map was made',
+    );
     expect(readFileSync(pdf.path).subarray(0, 5).toString()).toBe('%PDF-');
     await page.expectQuiet();
   });
@@ -129,7 +170,7 @@ describe('after one visit, with the server stopped', () => {
   it('all of it is there when the browser is started again', async () => {
     const before = await page.stored();
     await page.driver.quit();
-    page = await pageIn(profile);
+    page = await pageIn(profileFolder);
     await page.openRig('rig=mill-pond');
     expect((await page.stored()) === before).toBe(true);
     await page.open('/choose');

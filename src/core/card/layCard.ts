@@ -1,5 +1,5 @@
 /** A rig's card on paper. Whatever is long runs on, none of it is cut. */
-import { short } from '../words/figures';
+import { focal } from '../sweep/words';
 import type { Place } from './drawings';
 import {
   pieceMiddles,
@@ -77,7 +77,7 @@ function layWindow(sheet: Sheet, { window }: RigCard): void {
   const place = { x: left + 4 * k, y: sheet.y, width: width - 8 * k, height };
   sheet.put(...windowItems(window, place));
   for (const { focalMm, x, y } of windowMarks(window, place)) {
-    const words = short(focalMm, focalMm < 100 ? 1 : 0);
+    const words = focal(focalMm);
     const half = 6 * k;
     const middle = Math.min(left + width - half, Math.max(left + half, x));
     sheet.text(words, FIGURE, { x: middle - half, y: y - k, width: 2 * half, centred: true });

@@ -8,7 +8,6 @@ import type { FrameSize } from '../optics/formats';
 import { fullName } from '../kit/records/body';
 import { isZoom } from '../kit/records/lens';
 import type { Window } from '../maths/windows';
-import { nearestMarked } from '../optics/apertures';
 import { AUTOFOCUS_WORDS } from '../rig/report/handling';
 import { evaluate, type Report } from '../rig/report/evaluate';
 import { evidenceSentence } from '../rig/readings/why';
@@ -19,7 +18,7 @@ import { troubleWords } from '../rig/readings/trainWords';
 import { turned, type Rig } from '../rig/rig';
 import { sweepAnswer, type SweepAnswer } from '../sweep/answer';
 import { focalSteps } from '../sweep/axes';
-import { gapWords, spotWords, whereClear } from '../sweep/words';
+import { engraved, focal, gapWords, spotWords, whereClear } from '../sweep/words';
 import { darknessWords } from '../words/corners';
 import {
   diameterMm,
@@ -28,7 +27,6 @@ import {
   metres,
   mm,
   scaleUpWords,
-  short,
   shutterWords,
   signedStops,
   sizeMm,
@@ -83,14 +81,8 @@ export interface RigCard {
   note: string;
 }
 
-/** A figure as it is read off a barrel. */
-const focalWords = (value: number): string => `${short(value, value < 100 ? 1 : 0)} mm`;
-
-/** An aperture as it is engraved where one is near, else its figure. */
-const apertureWords = (fNumber: number): string => {
-  const { exact, marks } = nearestMarked(fNumber, 'third');
-  return Math.abs(fNumber / exact - 1) < 0.02 ? `f/${marks[0] ?? ''}` : fWords(fNumber, 1);
-};
+/** A focal length as it is read off a barrel, with its unit. */
+const focalWords = (value: number): string => `${focal(value)} mm`;
 
 function deliverWords({ settings }: Rig): string {
   const named = namedAspect(settings.aspect);
@@ -111,7 +103,7 @@ function lensDials(rig: Rig, { optics }: Report): CardLine[] {
     },
     {
       name: 'Aperture ring',
-      figure: apertureWords(settings.fNumber),
+      figure: engraved(settings.fNumber),
       note: isBent ? `works as ${fWords(train.fNumber)}, prints ${printed}` : undefined,
     },
     { name: 'Focus', figure: metres(settings.focusM) },

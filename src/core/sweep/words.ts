@@ -7,7 +7,7 @@ import type { Spot } from './answer';
 import type { Gap, ZoomWindows } from './zoomWindows';
 
 /** A focal length as it is read off a barrel: "23.6", "200". */
-const focal = (value: number): string => short(value, value < 100 ? 1 : 0);
+export const focal = (value: number): string => short(value, value < 100 ? 1 : 0);
 
 /** Two ends as one window reads: "23.6–35". */
 export const spanWords = ({ from, to }: Window): string =>
@@ -48,7 +48,7 @@ export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
 }
 
 /** An aperture as it is engraved, where one is. */
-function engraved(fNumber: number): string {
+export function engraved(fNumber: number): string {
   const { exact, marks } = nearestMarked(fNumber, 'third');
   const isMarked = Math.abs(fNumber / exact - 1) < 0.02;
   return isMarked ? `f/${marks[0] ?? ''}` : fWords(fNumber, 1);
