@@ -17,6 +17,7 @@ import { paperPdf } from '@/core/card/pdf';
 import { rigCard } from '@/core/card/rigCard';
 import { typesetter } from '@/core/card/typeset';
 import { tideMill } from '@/core/demo/tideMill';
+import { dayOf } from '@/core/kit/records/day';
 import { packRig, unpackRig } from '@/core/exchange/rigLink';
 import type { Rig } from '@/core/rig/rig';
 import { demoRig } from '../support/demo';
@@ -191,6 +192,41 @@ describe('a day on paper', () => {
     expect(places[0]).toBeGreaterThan(0);
     expect(wordsOf(file).length).toBeGreaterThan(day.rigIds.length);
     expect(text).toContain('To pack');
+  });
+});
+
+describe('much on paper', () => {
+  it('runs on to further pages, and nothing leaves them', async () => {
+    const many = tideMill.rigs.map((r) => r.id);
+    const note = 'The tide comes at nine. '.repeat(160).trim();
+    const day = dayOf({
+      id: 'long',
+      name: 'Everything at once '.repeat(10).trim(),
+      date: '2026-06-05',
+      note,
+      rigIds: [...many, ...many, 'gone'],
+    });
+    const lenses = tideMill.lenses.map((l) => ({
+      ...l,
+      name: `${l.name} ${'of the old mill '.repeat(9)}`,
+    }));
+    const plan = dayPlan(rigsOfDay({ ...tideMill, lenses }, day));
+    const cards = [cardFor(demoRig('wheel-house-wide'), note)];
+    const paper = dayPaper('A6', type, { day, plan, cards }, TODAY);
+    const file = await pdfOf(paper, 'much');
+    const pages = wordsOf(file);
+    expect(pages.length).toBeGreaterThan(8);
+    for (const page of pages)
+      for (const { left, right, top, bottom } of page.words) {
+        expect(left).toBeGreaterThan(12);
+        expect(right).toBeLessThan(page.width - 12);
+        expect(top).toBeGreaterThan(8);
+        expect(bottom).toBeLessThan(page.height - 8);
+      }
+    const squeezed = textOf(file).replace(/ /g, '');
+    expect(squeezed.split('tide').length - 1).toBe(320);
+    expect(squeezed).toContain('itlacksitsrecord');
+    for (const { name } of plan.pack) expect(squeezed).toContain(name.replace(/ /g, ''));
   });
 });
 

@@ -28,8 +28,9 @@ const LONG_FIGURE = 9;
 
 function layHead(sheet: Sheet, card: RigCard): void {
   const { k, left, width } = sheet;
-  sheet.y += sheet.text(card.name, TITLE, { x: left, y: sheet.y, width });
-  sheet.y += sheet.text(card.on, NAME, { x: left, y: sheet.y, width }) + k;
+  sheet.flow(card.name, TITLE);
+  sheet.flow(card.on, NAME);
+  sheet.y += k;
   const mark: Place = { x: left + 0.4 * k, y: sheet.y + 0.6 * k, width: 9.5 * k, height: 6.4 * k };
   sheet.put(...verdictItems(card.verdict, mark));
   const words = { x: left + 13 * k, y: sheet.y, width: width - 13 * k };
@@ -172,13 +173,32 @@ function laySection(sheet: Sheet, section: CardSection, x: number, width: number
   sheet.y += GAP * sheet.k;
 }
 
+/** A section in pieces none of which is higher than a page; all but the first without its title. */
+function pieces(sheet: Sheet, section: CardSection, width: number): CardSection[] {
+  const most = sheet.whole - GAP * sheet.k;
+  const found: CardSection[] = [];
+  let piece: CardSection = { title: section.title, lines: [], notes: [] };
+  const add = (longer: CardSection, alone: CardSection) => {
+    if (sectionHeight(sheet, longer, width) <= most) piece = longer;
+    else {
+      found.push(piece);
+      piece = alone;
+    }
+  };
+  for (const line of section.lines)
+    add({ ...piece, lines: [...piece.lines, line] }, { title: '', lines: [line], notes: [] });
+  for (const note of section.notes)
+    add({ ...piece, notes: [...piece.notes, note] }, { title: '', lines: [], notes: [note] });
+  return [...found, piece];
+}
+
 /** Sections in two columns, each where there is more room; on to the next page where both are full. */
 export function laySections(sheet: Sheet, sections: readonly CardSection[]): void {
   const { k, left, width } = sheet;
   const gap = 2 * GAP * k;
   const column = (width - gap) / 2;
   let heights = [sheet.y, sheet.y];
-  for (const section of sections) {
+  for (const section of sections.flatMap((each) => pieces(sheet, each, column))) {
     const high = sectionHeight(sheet, section, column);
     const bottom = sheet.y + sheet.room();
     const shorter = (heights[0] ?? 0) <= (heights[1] ?? 0) ? 0 : 1;
@@ -202,12 +222,13 @@ export function laySections(sheet: Sheet, sections: readonly CardSection[]): voi
 
 function layWords(sheet: Sheet, title: string, words: readonly string[]): void {
   if (words.length === 0) return;
-  const { left, width, k } = sheet;
-  sheet.need(sheet.height(title, HEADING, width) + sheet.height(words[0] ?? '', BODY, width));
-  sheet.y += sheet.text(title, HEADING, { x: left, y: sheet.y, width });
+  const { k } = sheet;
+  // A heading does not stand alone at the foot of a page.
+  sheet.need((HEADING.size + 2 * BODY.size) * k * 1.3);
+  sheet.flow(title, HEADING);
   for (const each of words) {
-    sheet.need(sheet.height(each, BODY, width));
-    sheet.y += sheet.text(each, BODY, { x: left, y: sheet.y, width }) + 0.4 * k;
+    sheet.flow(each, BODY);
+    sheet.y += 0.4 * k;
   }
   sheet.y += k;
 }

@@ -55,26 +55,20 @@ const testLines = (plan: DayPlan): CardSection => ({
 });
 
 function layPlan(sheet: Sheet, day: Day, plan: DayPlan): void {
-  const { left, width, k } = sheet;
-  sheet.y += sheet.text(day.name, { size: 5, weight: 'bold' }, { x: left, y: sheet.y, width });
-  if (day.date) sheet.y += sheet.text(day.date, { size: 3.2 }, { x: left, y: sheet.y, width });
-  if (day.note) sheet.y += sheet.text(day.note, { size: 2.35 }, { x: left, y: sheet.y, width });
+  const { k } = sheet;
+  sheet.flow(day.name, { size: 5, weight: 'bold' });
+  sheet.flow(day.date, { size: 3.2 });
+  sheet.flow(day.note, { size: 2.35 });
   sheet.y += k;
   sheet.rule();
   plan.rigs.forEach(({ name, rig, lacks }, i) => {
     const what = rig
       ? `${rig.lens.name} on ${rig.body.name}, ${rig.mode.name}`
       : `it lacks its ${lacks ?? 'record'}`;
-    const words = `${i + 1}  ${name}`;
-    sheet.need(sheet.height(words, { size: 3, weight: 'bold' }, width) + 4 * k);
-    sheet.y += sheet.text(words, { size: 3, weight: 'bold' }, { x: left, y: sheet.y, width });
-    sheet.y +=
-      sheet.text(
-        what,
-        { size: 2.35, ink: INKS.muted },
-        { x: left + 4 * k, y: sheet.y, width: width - 4 * k },
-      ) +
-      0.6 * k;
+    sheet.need(8 * k);
+    sheet.flow(`${i + 1}  ${name}`, { size: 3, weight: 'bold' });
+    sheet.flow(what, { size: 2.35, ink: INKS.muted }, 4 * k);
+    sheet.y += 0.6 * k;
   });
   sheet.y += k;
   sheet.rule();

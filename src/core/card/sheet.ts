@@ -34,6 +34,8 @@ export interface Sheet {
   y: number;
   /** How much room is left on this page, mm. */
   room: () => number;
+  /** How much there is on an empty one, mm. */
+  whole: number;
   newPage: () => void;
   /** Goes to the next page where less than `height` is left. */
   need: (height: number) => void;
@@ -44,6 +46,8 @@ export interface Sheet {
     style: TextStyle,
     at: { x: number; y: number; width: number; right?: boolean; centred?: boolean },
   ) => number;
+  /** Sets text over the whole width, line by line on to the next page where it must. */
+  flow: (text: string, style: TextStyle, indent?: number) => void;
   /** How high it would be. */
   height: (text: string, style: TextStyle, width: number) => number;
   rule: () => void;
@@ -88,6 +92,7 @@ export function sheetOf(size: PaperSize, type: Typesetter): Sheet {
     width: widthMm - 2 * margin,
     y: margin,
     room: () => bottom - sheet.y,
+    whole: bottom - margin,
     newPage: () => {
       pages.push({ widthMm, heightMm, items: [] });
       sheet.y = margin;
@@ -116,6 +121,13 @@ export function sheetOf(size: PaperSize, type: Typesetter): Sheet {
         });
       });
       return lines.length * sizeMm * leading;
+    },
+    flow: (text, style, indent = 0) => {
+      const width = sheet.width - indent;
+      for (const line of linesOf(text, style, width)) {
+        sheet.need(style.size * k * (style.leading ?? LEADING));
+        sheet.y += sheet.text(line, style, { x: sheet.left + indent, y: sheet.y, width });
+      }
     },
     height: (text, style, width) =>
       linesOf(text, style, width).length * style.size * k * (style.leading ?? LEADING),
