@@ -17,6 +17,7 @@ import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
 import { gainRow, gainTable, MOST_GAIN, reachOfFrame } from './gain';
 import { gainMapFile } from './gainMap';
 import { frameOfPicture, liftCost, liftPicture, turnedPlace } from './liftPicture';
+import { screenValues, thinned } from './ownPicture';
 import { halfBits, writeTiff } from './tiffOut';
 
 const folder = mkdtempSync(join(tmpdir(), 'halo-correction-'));
@@ -224,6 +225,21 @@ describe('lifting a picture', () => {
     expect(upright.ok && upright.value.widthMm).toBe(24);
     expect(turnedPlace({ xMm: 1, yMm: 2 }, 3)).toEqual({ xMm: -1, yMm: -2 });
     expect(turnedPlace({ xMm: 1, yMm: 2 }, 8)).toEqual({ xMm: 2, yMm: -1 });
+  });
+});
+
+describe('a picture looked at', () => {
+  it('is thinned to what a screen shows, and its values become 8 bits of red, green and blue', () => {
+    const data = Uint16Array.from({ length: 7 * 4 * 2 }, (_, i) => i * 1000);
+    const image: PixelImage = { widthPx: 7, heightPx: 4, channels: 2, depth: 16, data };
+    const small = thinned(image, 4);
+    expect([small.widthPx, small.heightPx, [...small.data]]).toEqual([
+      3,
+      2,
+      [0, 1, 4, 5, 8, 9, 28, 29, 32, 33, 36, 37].map((i) => i * 1000),
+    ]);
+    expect(thinned(image, 7)).toBe(image);
+    expect([...screenValues(small)].slice(0, 8)).toEqual([0, 0, 0, 255, 15, 15, 15, 255]);
   });
 });
 

@@ -11,7 +11,7 @@ import { isJson, type Json } from '../kit/records/schema';
 import type { RigSettings } from '../kit/records/rigRecord';
 import type { Guide, GuideBox } from '../guides/guide';
 import type { Report } from '../rig/report/evaluate';
-import { deliveredOf } from '../rig/report/setUp';
+import { deliveredOf, recordedOf } from '../rig/report/setUp';
 import { turned, type Rig } from '../rig/rig';
 import { fail, ok, type Result } from '../words/problem';
 import { fixed } from '../words/figures';
@@ -50,8 +50,7 @@ function aspectRatio(aspect: number): { width: number; height: number } {
 
 /** The area of the recorded picture that is clean to its corners, px; null where none is or all of it is. */
 function cleanArea(rig: Rig, report: Report, guide: Guide): GuideBox | null {
-  const { linearCrop } = report.frame.delivered;
-  const recorded = recordedFrame(rig.mode, linearCrop / rig.settings.postScale);
+  const recorded = recordedOf(rig);
   const { concentric } = circleCoverage(
     recorded,
     report.halo.model.centre,
@@ -78,17 +77,15 @@ function ownParts(rig: Rig, report: Report, guide: Guide) {
   const { delivered, composed, widthPx, heightPx } = guide;
   const { squeeze } = rig.lens;
   const aspect = ((composed ?? delivered).width / (composed ?? delivered).height) * squeeze;
-  const pixelAspect = report.frame.delivered.widthMm / report.frame.delivered.heightMm;
-  const onSensor = report.frame.delivered;
-  const recorded = recordedFrame(rig.mode, onSensor.linearCrop / rig.settings.postScale);
+  const recorded = recordedOf(rig);
   const canvasId = plainId(`${rig.body.name} ${rig.mode.name} ${rig.lens.name}`, 'canvas');
   const intentId = plainId(rig.name, 'framing');
   const clean = cleanArea(rig, report, guide);
-  const crop = onSensor.linearCrop / rig.settings.postScale;
+  const crop = rig.mode.widthMm / recorded.widthMm;
   const intent = {
     id: intentId,
     label: rig.name,
-    aspect_ratio: aspectRatio(Number.isFinite(aspect) ? aspect : pixelAspect),
+    aspect_ratio: aspectRatio(aspect),
     protection: rounded(composed ? (1 - composed.width / delivered.width) * 100 : 0),
   };
   const canvas = {

@@ -3,8 +3,8 @@
  * Pixels from the top left of the picture, x right, y down; circles on the sensor are ellipses where pixels are
  * not square.
  */
-import { recordedFrame } from '../frame/pipeline';
 import type { Report } from '../rig/report/evaluate';
+import { recordedOf } from '../rig/report/setUp';
 import type { Rig } from '../rig/rig';
 import { fail, ok, type Result } from '../words/problem';
 
@@ -52,7 +52,7 @@ export const MOST_PROTECTION = 0.4;
 /** The guide of a rig as it is set; refused where its picture is too large to be drawn. */
 export function guideOf(rig: Rig, report: Report, choice: GuideChoice): Result<Guide> {
   const { delivered } = report.frame;
-  const recorded = recordedFrame(rig.mode, delivered.linearCrop / rig.settings.postScale);
+  const recorded = recordedOf(rig);
   const stretch = choice.desqueezed ? rig.lens.squeeze : 1;
   const [widthPx, heightPx] = [Math.round(recorded.widthPx * stretch), recorded.heightPx];
   if (Math.max(widthPx, heightPx) > MOST_GUIDE_PX)

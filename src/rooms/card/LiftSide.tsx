@@ -1,4 +1,5 @@
 'use client';
+import type { PictureView } from '@/core/correction/ownPicture';
 import type { Rig } from '@/core/rig/rig';
 import { lightOf } from '@/core/rig/report/setUp';
 import { fixed, fWords, mm, percent } from '@/core/words/figures';
@@ -7,7 +8,7 @@ import { Chips } from '@/ui/controls/Chips';
 import { SideNote } from '@/ui/controls/roomLayout';
 import { FilePicker } from '@/ui/form/FilePicker';
 import { WordField } from '@/ui/form/WordField';
-import type { OpenedPicture, PictureView } from '@/workers/correction.worker';
+import type { OpenedPicture } from '@/workers/correction.worker';
 import { Acts } from './acts';
 import { costWords } from './LiftView';
 import type { Lift } from './useLift';

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import type { PictureView, WrittenPicture } from '@/core/correction/ownPicture';
 import type { Rig } from '@/core/rig/rig';
 import { download } from '@/shell/files';
 import type { Tell } from '@/shell/tell';
@@ -10,7 +11,6 @@ import type {
   CorrectionDoor,
   LiftChoice,
   OpenedPicture,
-  PictureView,
   Refusal,
 } from '@/workers/correction.worker';
 
@@ -79,11 +79,8 @@ export function useLift(rig: Rig, door: Door<CorrectionDoor>, tell: Tell): Lift 
     });
   const save = () =>
     run(async () => {
-      const file = await door.ask(
-        async (
-          worker,
-        ): Promise<Refusal | { bytes: Uint8Array<ArrayBuffer>; name: string; type: string }> =>
-          worker.save(rig, choice),
+      const file = await door.ask(async (worker): Promise<WrittenPicture | Refusal> =>
+        worker.save(rig, choice),
       );
       if ('sentence' in file) return file.sentence;
       download(file.name, new Blob([file.bytes], { type: file.type }));

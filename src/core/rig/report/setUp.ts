@@ -1,7 +1,14 @@
 /** What verdict and report both start from: the halo on the sensor, the frame it must cover, and the verdict alone. */
 import { isClearAt, judge, spareStopsAt, type Verdict } from '../../frame/coverage';
 import { NO_TRAVEL, scaleUp, worstCornerRadius, type Travel } from '../../frame/geometry';
-import { cropInForce, deliveredFrame, type DeliveredFrame } from '../../frame/pipeline';
+import {
+  cropInForce,
+  deliveredFrame,
+  linearCropOf,
+  recordedFrame,
+  type DeliveredFrame,
+  type RecordedFrame,
+} from '../../frame/pipeline';
 import type { Setting } from '../../halo/focus';
 import { predictHalo } from '../../halo/predict';
 import { acceptedRadius } from '../../halo/radii';
@@ -45,6 +52,10 @@ export const deliveredOf = (rig: Rig): DeliveredFrame =>
     postScale: rig.settings.postScale,
     squeeze: rig.lens.squeeze,
   });
+
+/** The picture a rig records: the body's crops in force, neither aspect nor post. */
+export const recordedOf = ({ mode, settings }: Pick<Rig, 'mode' | 'settings'>): RecordedFrame =>
+  recordedFrame(mode, linearCropOf(mode, settings.cropId, settings.digitalZoom));
 
 export interface Setup {
   /** How the bare lens itself is set. */
