@@ -12,7 +12,7 @@ const Keys = styled.dl`
   gap: 6px 18px;
   dt {
     ${engraved}
-    white-space: nowrap;
+    max-width: 190px;
   }
   dd {
     color: var(--muted);

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
 import { recordKey } from '@/store/db';
-import type { ImportItem, ImportMode, ImportPreview, ItemState } from '@/store/importing';
+import type { ImportItem, ImportMode, ItemState } from '@/store/importing';
 import type { Keeper } from '@/store/keeper';
 import type { FilePreview } from '@/store/keeper.worker';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
@@ -66,7 +66,11 @@ const STATE_WORDS: Record<ItemState, string> = {
 
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
-function CountsTable({ counts }: Pick<ImportPreview, 'counts'>) {
+/** Of a part of a workspace only the tables it brings anything to. */
+function CountsTable({ counts, isPart }: Pick<FilePreview, 'counts' | 'isPart'>) {
+  const tables = TABLE_NAMES.filter(
+    (table) => !isPart || STATES.some((state) => counts[table][state] > 0),
+  );
   return (
     <Counts>
       <thead>
@@ -83,7 +87,7 @@ function CountsTable({ counts }: Pick<ImportPreview, 'counts'>) {
         </tr>
       </thead>
       <tbody>
-        {TABLE_NAMES.map((table) => (
+        {tables.map((table) => (
           <tr key={table}>
             <th scope="row">{capital(TABLE_WORDS[table][1])}</th>
             {STATES.map((state) => (
@@ -121,7 +125,7 @@ export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) 
         Nothing is written yet. Whatever you choose is one step that undo takes back.
         {isPart && ' It comes beside what you have: what is here already stays as it is.'}
       </p>
-      <CountsTable counts={counts} />
+      <CountsTable counts={counts} isPart={isPart} />
       {!isFresh && differing.length > 0 && (
         <Fold
           title="Take, one by one"
