@@ -263,7 +263,7 @@ function cornersSection(rig: Rig, report: Report): CardSection {
     title: 'Corners',
     lines,
     notes: [
-      gradeWords(lift, lift.stops),
+      `${frame.travel.xMm > 0 ? 'Standing still: ' : ''}${gradeWords(lift, lift.stops)}`,
       ...(frame.travel.xMm > 0 && (wander.flickerStops ?? 1) > 0.3
         ? ['They flicker as the stabiliser moves: lock it for stills on sticks.']
         : []),

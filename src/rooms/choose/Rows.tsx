@@ -82,7 +82,7 @@ export function Rows(props: RowsProps) {
     count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
-    overscan: 4,
+    overscan: 1,
     measureElement: heightOf,
     getItemKey: (i) => {
       const item = items[i];
@@ -116,6 +116,8 @@ export function Rows(props: RowsProps) {
                 data-index={index}
                 style={{
                   position: 'absolute',
+                  // No row changes how another is laid out.
+                  contain: 'layout style',
                   left: 0,
                   right: 0,
                   transform: `translateY(${start}px)`,
