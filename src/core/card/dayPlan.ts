@@ -50,6 +50,13 @@ export interface DayPlan {
   tests: TestRow[];
 }
 
+/** Days by their date; those that have none yet stand last, by name. */
+export const daysInOrder = (days: readonly Day[]): Day[] =>
+  days.toSorted(
+    (a, b) => (a.date || UNDATED).localeCompare(b.date || UNDATED) || a.name.localeCompare(b.name),
+  );
+const UNDATED = '9999';
+
 /** The rigs a day names, in order. */
 export function rigsOfDay(workspace: Workspace, day: Day): DayRig[] {
   return day.rigIds.map((id) => {

@@ -178,7 +178,15 @@ function clearApertures(answer: SweepAnswer, focalMm: number): string {
   return first === last ? `at ${first}` : `${first} to ${last}`;
 }
 
-function safeSection(rig: Rig, answer: SweepAnswer): CardSection {
+/** What windows and apertures are worth where nobody measured the halo; null where somebody did. */
+function unsureWords({ halo }: Report): string | null {
+  const { kind, edgeSigmaMm } = halo.evidence;
+  return kind === 'measured'
+    ? null
+    : `${kind === 'published' ? 'Published' : 'Estimated'}, not measured: the edge is known to ± ${mm(edgeSigmaMm)}. Test before you rely on it.`;
+}
+
+function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection {
   const zoom = isZoom(rig.lens);
   const { focalMm } = rig.settings;
   const here = { name: `Clear at ${focalWords(focalMm)}`, figure: clearApertures(answer, focalMm) };
@@ -186,7 +194,9 @@ function safeSection(rig: Rig, answer: SweepAnswer): CardSection {
     name: windows.label,
     figure: zoom ? whereClear(windows) : windows.windows.length > 0 ? 'Clear' : 'not Clear',
   }));
+  const unsure = unsureWords(report);
   const notes = [
+    ...(unsure === null ? [] : [unsure]),
     ...(zoom ? answer.now.gaps.map((gap) => `${gapWords(gap)}.`) : []),
     ...(answer.roomiest === null
       ? ['No setting of zoom and aperture is Clear in this mode.']
@@ -233,6 +243,10 @@ function gradeWords({ verdict, isoFactor }: CornerLift, stops: number | null): s
   }
 }
 
+/** What holds of the frame at rest alone says so where it moves. */
+const standing = (moves: boolean, words: string): string =>
+  moves ? `Standing still: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+
 function cornersSection(rig: Rig, report: Report): CardSection {
   const { verdict, coverage, frame, halo, native, wander } = report;
   const lift = cornerLift(halo.model, frame.delivered, verdict.limitStops);
@@ -263,7 +277,7 @@ function cornersSection(rig: Rig, report: Report): CardSection {
     title: 'Corners',
     lines,
     notes: [
-      `${frame.travel.xMm > 0 ? 'Standing still: ' : ''}${gradeWords(lift, lift.stops)}`,
+      standing(frame.travel.xMm > 0, gradeWords(lift, lift.stops)),
       ...(frame.travel.xMm > 0 && (wander.flickerStops ?? 1) > 0.3
         ? ['They flicker as the stabiliser moves: lock it for stills on sticks.']
         : []),
@@ -323,7 +337,7 @@ export function rigCard(rig: Rig, note: string, today: string): RigCard {
     delivered: frame.delivered,
     readOut: frame.readOut,
     sections: [
-      safeSection(rig, answer),
+      safeSection(rig, report, answer),
       ...(told.length > 0
         ? [
             {

@@ -2,8 +2,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { DayRig } from '@/core/card/dayPlan';
-import { dayPlan } from '@/core/card/dayPlan';
+import { dayPlan, daysInOrder, type DayRig } from '@/core/card/dayPlan';
 import type { Day } from '@/core/kit/records/day';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { counted } from '@/core/words/figures';
@@ -63,7 +62,11 @@ interface DaySideProps {
 /** Which day, and what can be done with it as a whole. */
 function DayLine({ workspace, day, doings, onDay, rigId }: Omit<DaySideProps, 'rigs'>) {
   const [isNaming, setNaming] = useState(false);
-  const options = workspace.days.map(({ id, name, date }) => ({ id, label: name, note: date }));
+  const options = daysInOrder(workspace.days).map(({ id, name, date }) => ({
+    id,
+    label: name,
+    note: date,
+  }));
   const actions = [
     {
       id: 'new',

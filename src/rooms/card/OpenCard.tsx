@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { PAPERS, PAPER_SIZES } from '@/core/card/paper';
-import { rigsOfDay } from '@/core/card/dayPlan';
+import { daysInOrder, rigsOfDay } from '@/core/card/dayPlan';
 import type { CardView } from '@/core/exchange/cardLink';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
@@ -169,7 +169,7 @@ export function OpenCard(props: OpenCardProps) {
     setLifting(subject === 'lift');
     if (subject === 'rig') onDay(null);
     if (subject !== 'day' || day) return;
-    const [first] = workspace.days;
+    const [first] = daysInOrder(workspace.days);
     if (first) onDay(first.id);
     else doings.begin([record.id]);
   };
