@@ -4,9 +4,18 @@ import { guessMapping, readRows, readSheet, writeCsv } from '@/core/exchange/csv
 import { readLensfun } from '@/core/exchange/lensfun';
 import { bodyRecord, lensRecord } from '@/core/exchange/lensfunRecords';
 import { readRigQuery, rigQuery } from '@/core/exchange/link';
+import { readAnyFile } from '@/core/exchange/anyFile';
+import { readFraming, takeFraming, writeFraming } from '@/core/exchange/framingFile';
+import { lensFileOf, writeLensFile } from '@/core/exchange/lensFile';
+import { broughtByRig, packRig, unpackRig } from '@/core/exchange/rigLink';
 import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
+import { guideOf } from '@/core/guides/guide';
+import { evaluate } from '@/core/rig/report/evaluate';
+import { turned } from '@/core/rig/rig';
 import { tideMill } from '@/core/demo/tideMill';
-import { checkRecord } from '@/core/kit/checks/validate';
+import { checkRecord, checkWorkspace } from '@/core/kit/checks/validate';
+import { RECORDS_VERSION } from '@/core/kit/records/version';
+import { WORKSPACE_FORMAT, type Workspace } from '@/core/kit/records/workspace';
 import { readQuantity } from '@/core/kit/fields/quantity';
 import { readEngraving } from '@/core/kit/engraving';
 import type { Random } from '@/core/maths/random';
@@ -14,6 +23,7 @@ import { decodeFrame } from '@/core/measure/file/decode';
 import { readCurve } from '@/core/measure/light/tone';
 import type { Result } from '@/core/words/problem';
 import { decodePicture } from '@/node/picture';
+import { demoRig } from '../support/demo';
 import { damagedBytes, damagedText } from './mutate';
 import { PICTURE_KINDS, pictureFile } from './pictures';
 
@@ -56,12 +66,60 @@ export const LENSFUN = `<lensdatabase version="1"><mount><name>m</name><compat>n
 <calibration><vignetting model="pa" focal="50" aperture="1.8" distance="10" k1="-0.5" k2="0.1" k3="0"/>
 <vignetting model="pa" focal="50" aperture="8" distance="10" k1="-0.2" k2="0" k3="0"/></calibration></lens></lensdatabase>`;
 
+/** What a part of a workspace brings passes the checks as a workspace. */
+function faultOfBrought(brought: Workspace): string | null {
+  const file = { format: WORKSPACE_FORMAT, version: RECORDS_VERSION, ...brought };
+  const checked = checkWorkspace(JSON.parse(JSON.stringify(file)));
+  return checked.ok
+    ? wrongFigure(brought)
+    : `brings what does not pass: ${checked.problems[0]?.sentence}`;
+}
+
+const rig = demoRig('wheel-house-wide');
+
+/** A framing list of the rig's own, as it is written. */
+function framingText(): string {
+  const report = evaluate(rig);
+  const guide = guideOf(rig, report, { protection: 0.1, desqueezed: false });
+  return guide.ok ? writeFraming(rig, report, guide.value, { uuid: 'u' }) : '';
+}
+
 /** Reads a text by one of the program's readers; answers what is wrong with what came. */
 export const READERS: Record<
   string,
   { whole: string; read: (text: string) => Promise<string | null> | string | null }
 > = {
   'a workspace file': { whole: workspaceText, read: (text) => faultOf(readWorkspace(text)) },
+  'a framing list': {
+    whole: framingText(),
+    read: (text) => {
+      const list = readFraming(text, 'list.fdl');
+      const fault = faultOf(list);
+      if (fault !== null || !list.ok) return fault;
+      for (const framing of list.value.framings) {
+        const taken = takeFraming(rig, framing);
+        if (!taken.ok) return faultOf(taken);
+        const settings = turned(rig, taken.value.change).settings;
+        const record = { ...small.rigs[0]!, settings };
+        if (!checkRecord('rigs', record).ok) return 'settings that do not pass';
+      }
+      return null;
+    },
+  },
+  'a lens given away': {
+    whole: writeLensFile(lensFileOf(tideMill, small.lenses[0]!, 'A. Sluiter')),
+    read: (text) => {
+      const read = readAnyFile(text, 'lens.json', tideMill);
+      return read.ok ? faultOfBrought(read.value.workspace) : faultOf(read);
+    },
+  },
+  'a rig in an address': {
+    whole: packRig(rig),
+    read: (text) => {
+      const file = unpackRig(text);
+      return file.ok ? faultOfBrought(broughtByRig(file.value, small)) : faultOf(file);
+    },
+  },
   'a table of lenses': {
     whole: writeCsv('lenses', small.lenses),
     read: (text) => {
