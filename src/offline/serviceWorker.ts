@@ -20,7 +20,6 @@ interface WorkerScope {
   caches: CacheStorage;
   fetch: typeof fetch;
   clients: { claim: () => Promise<void> };
-  registration: { active: unknown };
   skipWaiting: () => Promise<void>;
   addEventListener: ((name: 'install' | 'activate', listen: (event: Extendable) => void) => void) &
     ((name: 'message', listen: (event: MessageEvent) => void) => void) &

@@ -93,8 +93,8 @@ const correctionDoor = {
     const { xml, points, leftOut, errorStops, validShare } = profile.value;
     return { xml, written: points.length, leftOut, errorStops, validShare };
   },
-  /** Opens a picture and holds it. */
-  async open(file: File): Promise<{ settings: FrameSettings } | Refusal> {
+  /** Opens a picture and holds it; null where that went well. */
+  async open(file: File): Promise<Refusal | null> {
     held = null;
     const { name } = file;
     const large = tooLarge(name, file.size);
@@ -109,7 +109,7 @@ const correctionDoor = {
         sentence: `${name} is a raw file: develop it first and lift what comes out, as JPEG, PNG or TIFF.`,
       };
     held = { name, bytes, container, image, settings, tone: toldTone ?? 'srgb' };
-    return { settings };
+    return null;
   },
   /** The picture held as it is and lifted, small. */
   async look(rig: Rig, { view, strength }: LiftChoice): Promise<OpenedPicture | Refusal> {

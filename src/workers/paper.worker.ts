@@ -6,7 +6,7 @@ import { cardPaper, dayPaper, type CardWithCode } from '@/core/card/layDay';
 import type { Paper, PaperSize } from '@/core/card/paper';
 import { paperPdf } from '@/core/card/pdf';
 import { rigCard } from '@/core/card/rigCard';
-import { typesetter, type FontFiles } from '@/core/card/typeset';
+import { typesetter, type FontFiles, type Typesetter } from '@/core/card/typeset';
 import { packRig } from '@/core/exchange/rigLink';
 import type { Day } from '@/core/kit/records/day';
 import type { Rig } from '@/core/rig/rig';
@@ -28,8 +28,6 @@ export interface LaidPaper {
   withoutCode: string[];
 }
 
-let files: Promise<FontFiles> | null = null;
-
 const read = (places: readonly URL[]): Promise<Uint8Array[]> =>
   Promise.all(
     places.map(async (place) => {
@@ -39,21 +37,29 @@ const read = (places: readonly URL[]): Promise<Uint8Array[]> =>
     }),
   );
 
+interface Type {
+  fonts: FontFiles;
+  type: Typesetter;
+}
+
+async function openType(): Promise<Type> {
+  const fonts = { regular: await read(PAPER_FONTS.regular), bold: await read(PAPER_FONTS.bold) };
+  return { fonts, type: typesetter(fonts) };
+}
+
+let opened: Promise<Type> | null = null;
+
 /** Read once; a failure is forgotten, so that it can be tried again. */
-function fontFiles(): Promise<FontFiles> {
-  files ??= (async () => ({
-    regular: await read(PAPER_FONTS.regular),
-    bold: await read(PAPER_FONTS.bold),
-  }))().catch((error: unknown) => {
-    files = null;
+function typeInHand(): Promise<Type> {
+  opened ??= openType().catch((error: unknown) => {
+    opened = null;
     throw error;
   });
-  return files;
+  return opened;
 }
 
 async function laid({ size, today, address, what }: PaperRequest) {
-  const fonts = await fontFiles();
-  const type = typesetter(fonts);
+  const { fonts, type } = await typeInHand();
   const withoutCode: string[] = [];
   const withCode = (rig: Rig, note: string): CardWithCode => {
     const code = codeOf(`${address}#${packRig(rig)}`);

@@ -4,7 +4,7 @@ import type { Day } from '../kit/records/day';
 import type { EvidenceKind } from '../kit/records/haloSample';
 import type { Workspace } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
-import { grams, massG, orUnknown, sumOf, type Gear } from '../rig/readings/carried';
+import { grams, orUnknown, sumOf, type Gear } from '../rig/readings/carried';
 import { isMissing, resolveRig, type Rig } from '../rig/rig';
 import { spotWords } from '../sweep/words';
 import { counted } from '../words/figures';
@@ -123,10 +123,7 @@ function testOf({ rig, name }: DayRig): TestRow[] {
 /** What is packed and tested for a day. Unmeasured rigs come first, by their risk. */
 export function dayPlan(rigs: readonly DayRig[]): DayPlan {
   const pack = packOf(rigs);
-  const mass = sumOf(
-    pack.flatMap((row) => Array.from({ length: row.count }, () => ({ massG: row.massG }) as Gear)),
-    massG,
-  );
+  const mass = sumOf(pack, (row) => (row.massG === null ? null : row.count * row.massG));
   const unknown = pack.filter((row) => row.massG === null).length;
   const tests = rigs
     .flatMap(testOf)

@@ -3,6 +3,7 @@ import { verdictPaths } from '../frame/verdictPaths';
 import type { VerdictKind } from '../frame/coverage';
 import { haloRadii } from '../halo/radii';
 import { blackoutRadiusMm, lightAt } from '../halo/rims';
+import { shownOf, towardEdge } from '../halo/shown';
 import type { CardWindow, RigCard } from './rigCard';
 import { circlePath, INKS, linePath, polyPath, rectPath, type Item, type PathItem } from './paper';
 
@@ -25,11 +26,8 @@ export const verdictItems = (kind: VerdictKind, { x, y, width, height }: Place):
 
 /** Rings the halo is printed in; more nobody tells apart on paper. */
 const RINGS = 28;
-/** Display gamma, as the stage has it. */
-const GAMMA = 2.2;
-
 const greyOf = (light: number): string => {
-  const level = Math.round(255 * Math.max(0, light) ** (1 / GAMMA));
+  const level = Math.round(255 * shownOf(light));
   return `#${level.toString(16).padStart(2, '0').repeat(3)}`;
 };
 
@@ -45,15 +43,13 @@ export function stageItems(card: RigCard, { x, y, width, height }: Place): Item[
     Math.hypot(readOut.widthMm, readOut.heightMm) / 2 +
     Math.hypot(halo.centre.xMm, halo.centre.yMm);
   const reach = Math.min(blackoutRadiusMm(halo.rims), corner);
-  const rings: PathItem[] = Array.from({ length: RINGS }, (_, i) => {
-    // The largest first; closer together toward the edge, where light falls.
-    const share = 1 - (i / RINGS) ** 2;
-    return {
-      kind: 'path',
-      d: circlePath(cx, cy, share * reach * scale),
-      fill: greyOf(lightAt(halo, share * reach * 0.995).light),
-    };
-  });
+  // The largest first, so that each lies upon the one before.
+  const shares = towardEdge(RINGS).slice(1).toReversed();
+  const rings = shares.map((share): PathItem => ({
+    kind: 'path',
+    d: circlePath(cx, cy, share * reach * scale),
+    fill: greyOf(lightAt(halo, share * reach * 0.995).light),
+  }));
   const [fw, fh] = [delivered.widthMm * scale, delivered.heightMm * scale];
   const hair = Math.max(0.15, height * 0.008);
   return [
@@ -150,16 +146,20 @@ const onArc =
     return [x + width / 2 + r * Math.sin(angle), y + height * 0.34 + radius - r * Math.cos(angle)];
   };
 
+/** How far along a zoom a focal length stands, 0..1 in log f, as barrels have it. */
+const shareAlong =
+  ({ from, to }: CardWindow['span']) =>
+  (mm: number): number =>
+    Math.log(mm / from) / Math.log(to / from);
+
 const STEPS = 40;
 
 /** The zoom as an engraved arc: a heavy band where it is Clear, a pointer where it stands. */
 export function windowItems({ span, windows, focalMm }: CardWindow, place: Place): Item[] {
   const arc = onArc(place);
-  const shareOf = (mm: number): number => Math.log(mm / span.from) / Math.log(span.to / span.from);
-  const line = (from: number, to: number, out = 0) =>
-    polyPath(
-      Array.from({ length: STEPS + 1 }, (_, i) => arc(from + ((to - from) * i) / STEPS, out)),
-    );
+  const shareOf = shareAlong(span);
+  const line = (from: number, to: number) =>
+    polyPath(Array.from({ length: STEPS + 1 }, (_, i) => arc(from + ((to - from) * i) / STEPS)));
   const thick = place.height * 0.14;
   const pointer = shareOf(focalMm);
   const [px, py] = arc(pointer, thick * 1.1);
@@ -192,13 +192,11 @@ export function windowMarks(
   place: Place,
 ): { focalMm: number; x: number; y: number }[] {
   const arc = onArc(place);
+  const shareOf = shareAlong(span);
   const wanted = [span.from, span.to, ...windows.flatMap((w) => [w.from, w.to])];
   const marks: { focalMm: number; x: number; y: number }[] = [];
   for (const focalMm of wanted) {
-    const [x, y] = arc(
-      Math.log(focalMm / span.from) / Math.log(span.to / span.from),
-      -place.height * 0.2,
-    );
+    const [x, y] = arc(shareOf(focalMm), -place.height * 0.2);
     // Two figures over one another are none.
     if (marks.every((m) => Math.abs(m.x - x) > place.width * 0.09)) marks.push({ focalMm, x, y });
   }

@@ -11,7 +11,8 @@ import {
 } from './drawings';
 import { codeItem, type PrintedCode } from './code';
 import { INKS } from './paper';
-import type { CardLine, CardSection, RigCard } from './rigCard';
+import type { CardLine, CardSection } from './cardLine';
+import type { RigCard } from './rigCard';
 import type { Sheet } from './sheet';
 
 const NAME = { size: 2.15, ink: INKS.muted } as const;

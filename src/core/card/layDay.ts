@@ -6,7 +6,8 @@ import type { PrintedCode } from './code';
 import { testFigure, type DayPlan } from './dayPlan';
 import { layCard, laySections } from './layCard';
 import { INKS, type Paper, type PaperSize } from './paper';
-import type { CardSection, RigCard } from './rigCard';
+import type { CardSection } from './cardLine';
+import type { RigCard } from './rigCard';
 import { sheetOf, type Sheet } from './sheet';
 import type { Typesetter } from './typeset';
 

@@ -82,10 +82,11 @@ export function sheetOf(size: PaperSize, type: Typesetter): Sheet {
   const k = SCALE[size];
   const margin = MARGIN * k;
   const bottom = heightMm - margin - FOOT * k;
+  const missing = new Set<string>();
   const pages: Page[] = [{ widthMm, heightMm, items: [] }];
   const page = (): Page => pages[pages.length - 1] as Page;
   const linesOf = (text: string, { size: s, weight = 'regular' }: TextStyle, width: number) =>
-    type.lines(type.plain(text), weight, width / (s * k));
+    type.lines(type.plain(text, missing), weight, width / (s * k));
   const sheet: Sheet = {
     k,
     left: margin,
@@ -145,7 +146,7 @@ export function sheetOf(size: PaperSize, type: Typesetter): Sheet {
         const count = pages.length > 1 ? `${i + 1} of ${pages.length}` : '';
         each.items.push(...footItems(each, sheet, type, [foot, count]));
       });
-      return { title: type.plain(title), pages, missing: type.missing() };
+      return { title: type.plain(title), pages, missing: [...missing] };
     },
   };
   return sheet;

@@ -12,15 +12,13 @@ export interface FontRun {
 }
 
 export interface Typesetter {
-  /** `text` with what paper cannot say put otherwise. */
-  plain: (text: string) => string;
+  /** `text` with what paper cannot say put otherwise; characters no font has are added to `missing`. */
+  plain: (text: string, missing?: Set<string>) => string;
   runs: (text: string, weight: Weight) => FontRun[];
   /** Width of a line, in sizes of the type. */
   width: (text: string, weight: Weight) => number;
   /** Lines no wider than `most` sizes; a word that is wider is broken, never cut. */
   lines: (text: string, weight: Weight, most: number) => string[];
-  /** Characters met that no font has. */
-  missing: () => string[];
 }
 
 /** Signs our fonts lack, and what stands for them. */
@@ -47,10 +45,9 @@ export function typesetter(files: FontFiles): Typesetter {
     regular: files.regular.map(open),
     bold: files.bold.map(open),
   };
-  const missing = new Set<string>();
   const fontFor = (code: number, weight: Weight): number =>
     fonts[weight].findIndex((f) => f.hasGlyphForCodePoint(code));
-  const plain = (text: string): string => {
+  const plain = (text: string, missing?: Set<string>): string => {
     let said = '';
     for (const character of text.normalize('NFC')) {
       const instead = INSTEAD[character] ?? character;
@@ -60,7 +57,7 @@ export function typesetter(files: FontFiles): Typesetter {
         said += instead;
         continue;
       }
-      missing.add(character);
+      missing?.add(character);
       said += UNKNOWN;
     }
     return said;
@@ -117,5 +114,5 @@ export function typesetter(files: FontFiles): Typesetter {
     }
     return line === '' ? found : [...found, line];
   };
-  return { plain, runs, width, lines, missing: () => [...missing] };
+  return { plain, runs, width, lines };
 }

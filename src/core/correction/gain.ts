@@ -1,6 +1,6 @@
 /** What a picture is multiplied by to even out the light of a halo, on linear values. */
 import { lightAt, type Halo } from '../halo/rims';
-import type { FrameSize } from '../optics/formats';
+import { farthestCornerMm, type FrameSize } from '../optics/formats';
 
 /** No place is lifted further, however dark it is: three stops. What is left beyond is noise. */
 export const MOST_GAIN = 8;
@@ -54,5 +54,4 @@ export function gainRow(
 }
 
 /** The farthest any pixel of a frame is from the halo's centre, mm. */
-export const reachOfFrame = ({ widthMm, heightMm, centre }: FrameOnSensor): number =>
-  Math.hypot(widthMm / 2 + Math.abs(centre.xMm), heightMm / 2 + Math.abs(centre.yMm));
+export const reachOfFrame = (frame: FrameOnSensor): number => farthestCornerMm(frame, frame.centre);

@@ -3,7 +3,7 @@ import { lightAt, transmissionAt, type Halo } from '../halo/rims';
 import { HARD_TRANSMISSION } from '../halo/radii';
 import { whereFalling } from '../maths/rootFinding';
 import type { PixelImage } from '../measure/file/pixels';
-import { toneTable, type Tone } from '../measure/light/tone';
+import { srgbValue, toneTable } from '../measure/light/tone';
 import type { FrameSize } from '../optics/formats';
 import { fail, ok, type Result } from '../words/problem';
 import { fixed } from '../words/figures';
@@ -102,29 +102,22 @@ export interface Lifted {
 /** Light 0..1 back to values: a table fine enough that nothing is lost of 16 bits. */
 const BACK_STEPS = 65_536;
 
-/** sRGB value of a light, 0..1 each (IEC 61966-2-1). */
-const srgbValue = (light: number): number =>
-  light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055;
-
 const backTable = (tone: 'srgb' | 'linear'): Float32Array =>
   Float32Array.from({ length: BACK_STEPS + 2 }, (_, i) => {
     const light = Math.min(1, i / BACK_STEPS);
     return tone === 'srgb' ? srgbValue(light) : light;
   });
 
-/**
- * The picture lifted, the same size and depth. Alpha stays. `onRow` hears how far it is, 0..1.
- */
+/** The picture lifted, the same size and depth. Alpha stays. */
 export function liftPicture(
   image: PixelImage,
   halo: Halo,
   frame: FrameOnSensor,
   { tone, strength }: { tone: 'srgb' | 'linear'; strength: number },
-  onRow: (share: number) => void = () => undefined,
 ): Lifted {
   const { widthPx, heightPx, channels, depth, data } = image;
   const full = depth === 8 ? 255 : 65_535;
-  const lights = toneTable({ kind: tone } satisfies Tone, depth);
+  const lights = toneTable({ kind: tone }, depth);
   const back = backTable(tone);
   const table = gainTable(halo, reachOfFrame(frame), strength);
   const out = depth === 8 ? new Uint8Array(data.length) : new Uint16Array(data.length);
@@ -159,7 +152,6 @@ export function liftPicture(
       if (isNewWhite) clipped += 1;
       at += channels;
     }
-    if (y % 64 === 0) onRow(y / heightPx);
   }
   return {
     image: { widthPx, heightPx, channels, depth, data: out },

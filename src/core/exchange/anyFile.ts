@@ -3,12 +3,12 @@ import { LENS_FORMAT } from '../kit/records/lensFile';
 import { RIG_FORMAT } from '../kit/records/rigFile';
 import { isJson } from '../kit/records/schema';
 import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
-import { ok, type Result } from '../words/problem';
+import { named, ok, type Result } from '../words/problem';
 import { parseJson } from './json';
 import { broughtByLens, readLensFile } from './lensFile';
 import { checkedRigFile } from './rigJson';
 import { broughtByRig } from './rigLink';
-import { readWorkspace } from './workspaceJson';
+import { checkedWorkspace } from './workspaceJson';
 
 export interface Brought {
   kind: 'workspace' | 'rig' | 'lens';
@@ -17,14 +17,6 @@ export interface Brought {
   /** The rig it is about; null for the others. */
   rigId: string | null;
 }
-
-const named = <T>(result: Result<T>, name: string): Result<T> =>
-  result.ok
-    ? result
-    : {
-        ok: false,
-        problems: result.problems.map((p) => ({ ...p, sentence: `${name}, ${p.sentence}` })),
-      };
 
 /** Reads a file of ours. `here` is the workspace it would come into. */
 export function readAnyFile(text: string, name: string, here: Workspace): Result<Brought> {
@@ -43,7 +35,7 @@ export function readAnyFile(text: string, name: string, here: Workspace): Result
       ? ok({ kind: 'lens', workspace: broughtByLens(lens.value, here), rigId: null })
       : lens;
   }
-  const whole = readWorkspace(text, name);
+  const whole = named(checkedWorkspace(parsed.value), name);
   return whole.ok
     ? ok({ kind: 'workspace', workspace: { ...EMPTY_WORKSPACE, ...whole.value }, rigId: null })
     : whole;

@@ -13,11 +13,11 @@ import type { Guide, GuideBox } from '../guides/guide';
 import type { Report } from '../rig/report/evaluate';
 import { deliveredOf, recordedOf } from '../rig/report/setUp';
 import { turned, type Rig } from '../rig/rig';
-import { fail, ok, type Result } from '../words/problem';
+import { fail, named, ok, type Result } from '../words/problem';
 import { fixed } from '../words/figures';
 import { checkSize, parseJson } from './json';
 
-export const FDL_CREATOR = 'Wandering Halo';
+const FDL_CREATOR = 'Wandering Halo';
 const VERSION = { major: 1, minor: 0 } as const;
 /** The specification's ids are short and plain. */
 const MOST_ID = 32;
@@ -61,11 +61,6 @@ function cleanArea(rig: Rig, report: Report, guide: Guide): GuideBox | null {
   if (share <= 0) return null;
   const [width, height] = [guide.widthPx * share, guide.heightPx * share];
   return { x: guide.centre.x - width / 2, y: guide.centre.y - height / 2, width, height };
-}
-
-export interface FramingNames {
-  /** Of the file as a whole, 8-4-4-4-12 hexadecimal. */
-  uuid: string;
 }
 
 /** 32 hexadecimal digits as a UUID. */
@@ -135,7 +130,7 @@ export function writeFraming(
   rig: Rig,
   report: Report,
   guide: Guide,
-  { uuid, known }: FramingNames & { known?: Json | null },
+  { uuid, known }: { uuid: string; known?: Json | null },
 ): string {
   const { intent, canvas } = ownParts(rig, report, guide);
   const contexts: readonly unknown[] = Array.isArray(known?.contexts) ? known.contexts : [];
@@ -190,12 +185,8 @@ export function readFraming(textOfFile: string, name: string): Result<ReadFramin
       '/contexts',
       `${name} is no framing decision list: it has no list of contexts.`,
     );
-  const checked = checkFramingFile(data);
-  if (!checked.ok)
-    return {
-      ok: false,
-      problems: checked.problems.map((p) => ({ ...p, sentence: `${name}, ${p.sentence}` })),
-    };
+  const checked = named(checkFramingFile(data), name);
+  if (!checked.ok) return checked;
   const framings = checked.value.contexts.flatMap(({ canvases }) =>
     canvases.flatMap((canvas) =>
       canvas.framing_decisions

@@ -6,7 +6,7 @@ import { LENS_FORMAT, type LensFile } from '../kit/records/lensFile';
 import type { Mount } from '../kit/records/mount';
 import { RECORDS_VERSION } from '../kit/records/version';
 import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
-import { lacking } from './lacking';
+import { AT_HOME, lacking } from './givenAway';
 import type { Result } from '../words/problem';
 
 const LENS_FILE: FileFormat = {
@@ -22,7 +22,6 @@ const LENS_FILE: FileFormat = {
 };
 
 const LONGEST_SOURCE = 400;
-const AT_HOME = { price: null, priceNew: null, note: '', availability: 'not told' as const };
 
 /** The source of a sample, with who measured it. */
 const signed = (source: string, by: string): string =>

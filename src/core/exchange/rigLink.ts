@@ -11,7 +11,7 @@ import type { RigRecord } from '../kit/records/rigRecord';
 import type { Rig } from '../rig/rig';
 import { fail, type Result } from '../words/problem';
 import { parseJson } from './json';
-import { lacking } from './lacking';
+import { AT_HOME, lacking } from './givenAway';
 import { holdsRig, RIG_HASH } from './rigHash';
 import { checkedRigFile, rigFileOf } from './rigJson';
 import { RIG_WORDS } from './rigWords';
@@ -77,12 +77,11 @@ function whole(schema: JsonSchema): JsonSchema {
 /** What of a rig is of use elsewhere: the mode in use alone, and no prices or notes. */
 function travelling(rig: Rig): RigFile {
   const file = rigFileOf(rig);
-  const atHome = { price: null, priceNew: null, note: '', availability: 'not told' as const };
   return {
     ...file,
-    body: { ...file.body, ...atHome, modes: [rig.mode] },
-    lens: { ...file.lens, ...atHome },
-    parts: file.parts.map((p) => ({ ...p, ...atHome })),
+    body: { ...file.body, ...AT_HOME, modes: [rig.mode] },
+    lens: { ...file.lens, ...AT_HOME },
+    parts: file.parts.map((p) => ({ ...p, ...AT_HOME })),
   };
 }
 

@@ -1,6 +1,6 @@
 /** The workspace as a JSON file, out and back. */
 import { migrated, type FileFormat } from '../kit/checks/migrations';
-import type { Result } from '../words/problem';
+import { named, type Result } from '../words/problem';
 import { checkWorkspace } from '../kit/checks/validate';
 import {
   TABLE_NAMES,
@@ -20,22 +20,16 @@ const WORKSPACE_FILE: FileFormat = {
   },
 };
 
-const named = (name: string, result: Result<never>): Result<never> =>
-  result.ok
-    ? result
-    : {
-        ok: false,
-        problems: result.problems.map((p) => ({ ...p, sentence: `${name}, ${p.sentence}` })),
-      };
+/** A parsed workspace file of any version, brought up and checked. */
+export function checkedWorkspace(data: unknown): Result<WorkspaceFile> {
+  const today = migrated(data, WORKSPACE_FILE);
+  return today.ok ? checkWorkspace(today.value) : today;
+}
 
 /** Reads a workspace file: parsed, migrated, checked. Each problem names the file and the place. */
 export function readWorkspace(text: string, name = 'the file'): Result<WorkspaceFile> {
   const parsed = parseJson(text, name);
-  if (!parsed.ok) return parsed;
-  const today = migrated(parsed.value, WORKSPACE_FILE);
-  if (!today.ok) return named(name, today);
-  const checked = checkWorkspace(today.value);
-  return checked.ok ? checked : named(name, checked);
+  return parsed.ok ? named(checkedWorkspace(parsed.value), name) : parsed;
 }
 
 /** Writes a workspace as a file's text. Records go out as they are, unknown fields included. */

@@ -22,3 +22,12 @@ export function problemText(problems: readonly Problem[], most = 5): string {
   const rest = problems.length - lines.length;
   return rest > 0 ? [...lines, `and ${rest} more.`].join('\n') : lines.join('\n');
 }
+
+/** The same result, its problems told of something by its name. */
+export const named = <T>(result: Result<T>, name: string): Result<T> =>
+  result.ok
+    ? result
+    : {
+        ok: false,
+        problems: result.problems.map((p) => ({ ...p, sentence: `${name}, ${p.sentence}` })),
+      };

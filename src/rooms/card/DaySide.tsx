@@ -1,6 +1,6 @@
 'use client';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { dayPlan, daysInOrder, type DayRig } from '@/core/card/dayPlan';
 import type { Day } from '@/core/kit/records/day';
@@ -144,7 +144,7 @@ function DayRigs({ workspace, day, rigs, doings }: Omit<DaySideProps, 'onDay' | 
 /** A day: its name and date, its rigs in order, and what it comes to. */
 export function DaySide(props: DaySideProps) {
   const { day, rigs, doings } = props;
-  const plan = dayPlan(rigs);
+  const plan = useMemo(() => dayPlan(rigs), [rigs]);
   const pieces = plan.pack.reduce((n, row) => n + row.count, 0);
   return (
     <>

@@ -66,12 +66,12 @@ export function useLift(rig: Rig, door: Door<CorrectionDoor>, tell: Tell): Lift 
   const open = (file: File) =>
     run(async () => {
       setTrouble(null);
-      const answer = await door.ask(async (worker): Promise<object> => worker.open(file));
-      if ('sentence' in answer && typeof answer.sentence === 'string') {
+      const refusal = await door.ask((worker) => worker.open(file));
+      if (refusal) {
         setPicture(null);
         setName(null);
-        setTrouble(answer.sentence);
-        return answer.sentence;
+        setTrouble(refusal.sentence);
+        return refusal.sentence;
       }
       setName(file.name);
       setOpened((count) => count + 1);

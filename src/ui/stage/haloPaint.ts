@@ -1,19 +1,11 @@
 /** Paints a halo from the core's own falloff: the function that draws is the function that decides. */
 import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo/rims';
+import { shownOf, towardEdge } from '@/core/halo/shown';
 import type { Theme } from '../theme/themeScript';
 import { toPx, type StageView } from './stageView';
 
 /** Samples along the radius; between two of them the eye sees no step. */
 const SAMPLES = 96;
-/** Display gamma: screens show the square root and a bit of what they are told. */
-const GAMMA = 2.2;
-
-/** What is shown of a light 0..1, 0..1. */
-export const shownOf = (light: number): number => Math.max(0, light) ** (1 / GAMMA);
-
-/** Shares of a halo's radius, so many steps from its middle to its edge, closer together toward the edge. */
-export const towardEdge = (samples: number): number[] =>
-  Array.from({ length: samples + 1 }, (_, i) => 1 - (1 - i / samples) ** 2);
 
 type Rgb = readonly [number, number, number];
 

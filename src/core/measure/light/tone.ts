@@ -21,6 +21,10 @@ export interface TonePoint {
 export const srgbLight = (value: number): number =>
   value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
 
+/** sRGB value of a light, 0..1 each: the same the other way round. */
+export const srgbValue = (light: number): number =>
+  light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055;
+
 /** Light at a value, by straight lines between the points of a curve. */
 function curveLight(points: readonly TonePoint[], value: number): number {
   const above = points.findIndex((p) => p.value >= value);

@@ -12,7 +12,7 @@ export const gearOf = ({ body, lens, parts }: Pick<Rig, 'body' | 'lens' | 'parts
 ];
 
 /** Sum of what some gear says, null where some of it does not. */
-export const sumOf = (gear: readonly Gear[], fact: Fact): number | null =>
+export const sumOf = <G>(gear: readonly G[], fact: (item: G) => number | null): number | null =>
   gear.reduce<number | null>((sum, item) => {
     const value = fact(item);
     return sum === null || value === null ? null : sum + value;

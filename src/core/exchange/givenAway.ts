@@ -1,3 +1,13 @@
+/** Records that travel from one workspace to another. */
+
+/** What of gear is nobody else's business: it stays at home. */
+export const AT_HOME = {
+  price: null,
+  priceNew: null,
+  note: '',
+  availability: 'not told',
+} as const;
+
 /** Records of a list that are not here yet, each once. */
 export const lacking = <R extends { id: string }>(
   theirs: readonly R[],

@@ -1,0 +1,205 @@
+/** What a card says under its headings: where it is safe, what the corners do, light, picture and handling. */
+import { cornerLift, frameGains, type CornerLift } from '../frame/lift';
+import { isZoom } from '../kit/records/lens';
+import { gearOf, grams, massG, orUnknown, sumOf } from '../rig/readings/carried';
+import { knownAt } from '../rig/readings/known';
+import { evaluate, type Report } from '../rig/report/evaluate';
+import { AUTOFOCUS_WORDS } from '../rig/report/handling';
+import { turned, type Rig } from '../rig/rig';
+import type { SweepAnswer } from '../sweep/answer';
+import { focalSteps } from '../sweep/axes';
+import { gapWords, spotWords, whereClear } from '../sweep/words';
+import { darknessWords } from '../words/corners';
+import {
+  diameterMm,
+  fixed,
+  fWords,
+  metres,
+  mm,
+  scaleUpWords,
+  shutterWords,
+  signedStops,
+  sizeMm,
+  times,
+  tWords,
+} from '../words/figures';
+import type { CardLine, CardSection } from './cardLine';
+import { focalWords } from './dials';
+
+/** What to tell the stabiliser at each mark of a zoom that tells the body nothing. */
+function stabiliserLines(rig: Rig, report: Report): CardLine[] {
+  if (!rig.settings.stabiliser || report.steady.toldByLens || !isZoom(rig.lens)) return [];
+  return focalSteps(rig, 5).flatMap(({ value }) => {
+    if (value === null) return [];
+    const at = turned(rig, { focalMm: value });
+    const { enterFocalMm, menuFocalMm } = evaluate(at).steady;
+    return [
+      {
+        name: `at ${focalWords(value)}`,
+        figure: focalWords(menuFocalMm ?? enterFocalMm),
+        note: menuFocalMm === null ? undefined : `exact ${mm(enterFocalMm)}`,
+      },
+    ];
+  });
+}
+
+/** Apertures at which a focal length is Clear: "f/2.8 to f/16". */
+function clearApertures(answer: SweepAnswer, focalMm: number): string {
+  const clear = answer.byAperture.filter(({ windows }) =>
+    windows.some(({ from, to }) => focalMm >= from - 1e-9 && focalMm <= to + 1e-9),
+  );
+  const [first, last] = [clear[0]?.label, clear.at(-1)?.label];
+  if (first === undefined || last === undefined) return 'at no aperture';
+  return first === last ? `at ${first}` : `${first} to ${last}`;
+}
+
+/** What windows and apertures are worth where nobody measured the halo; null where somebody did. */
+function unsureWords({ halo }: Report): string | null {
+  const { kind, edgeSigmaMm } = halo.evidence;
+  return kind === 'measured'
+    ? null
+    : `${kind === 'published' ? 'Published' : 'Estimated'}, not measured: the edge is known to ± ${mm(edgeSigmaMm)}. Test before you rely on it.`;
+}
+
+function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection {
+  const zoom = isZoom(rig.lens);
+  const { focalMm } = rig.settings;
+  const here = { name: `Clear at ${focalWords(focalMm)}`, figure: clearApertures(answer, focalMm) };
+  const lines = answer.byAperture.map((windows) => ({
+    name: windows.label,
+    figure: zoom ? whereClear(windows) : windows.windows.length > 0 ? 'Clear' : 'not Clear',
+  }));
+  const unsure = unsureWords(report);
+  const notes = [
+    ...(unsure === null ? [] : [unsure]),
+    ...(zoom ? answer.now.gaps.map((gap) => `${gapWords(gap)}.`) : []),
+    ...(answer.roomiest === null
+      ? ['No setting of zoom and aperture is Clear in this mode.']
+      : [`Most room: ${spotWords(answer.roomiest)}.`]),
+  ];
+  return {
+    title: zoom ? 'Safe zoom window' : 'Safe apertures',
+    lines: zoom ? [here, ...lines] : lines,
+    notes,
+  };
+}
+
+function lightSection({ optics }: Report): CardSection {
+  const { train, isoFactor, customDisagrees } = optics;
+  const lines: CardLine[] = [{ name: 'Light', figure: signedStops(train.lightStops, 2) }];
+  if (Math.abs(isoFactor - 1) >= 0.005)
+    lines.push({
+      name: 'ISO for the same exposure',
+      figure: isoFactor < 1 ? `÷ ${fixed(1 / isoFactor, 2)}` : times(isoFactor),
+    });
+  if (train.tStop !== null) lines.push({ name: 'T-stop', figure: tWords(train.tStop) });
+  if (Math.abs(optics.effectiveFNumber / train.fNumber - 1) > 0.02)
+    lines.push({ name: 'At this distance', figure: fWords(optics.effectiveFNumber, 1) });
+  return {
+    title: 'Light',
+    lines,
+    notes:
+      customDisagrees && train.customaryStops !== null
+        ? [`Often said to be ${signedStops(train.customaryStops, 1)}.`]
+        : [],
+  };
+}
+
+/** How the corners are graded, in a sentence. */
+function gradeWords({ verdict, isoFactor }: CornerLift, stops: number | null): string {
+  switch (verdict) {
+    case 'nothing to lift':
+      return 'Nothing to lift.';
+    case 'a hard edge':
+      return 'A hard edge: no grading brings it back. Crop, scale up, or change the setting.';
+    case 'can be lifted':
+    case 'too dark for the school':
+      return `Lift by ${darknessWords(stops).slice(1)}: noise there as at ISO ${times(isoFactor ?? 1, 1)}.${verdict === 'can be lifted' ? '' : ' That is more than you accept.'}`;
+  }
+}
+
+/** What holds of the frame at rest alone says so where it moves. */
+const standing = (moves: boolean, words: string): string =>
+  moves ? `Standing still: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+
+function cornersSection(rig: Rig, report: Report): CardSection {
+  const { verdict, coverage, frame, halo, native, wander } = report;
+  const lift = cornerLift(halo.model, frame.delivered, verdict.limitStops);
+  const gains = frameGains(halo.model, frame.delivered);
+  const gain = (value: number | null) => (value === null ? 'none' : times(value));
+  const lines: CardLine[] = [
+    {
+      name: 'Darkest corner',
+      figure: darknessWords(verdict.worstCornerStops),
+      note: frame.travel.xMm > 0 ? 'stabiliser at its end' : undefined,
+    },
+    {
+      name: 'Gain in the corner',
+      figure: gain(gains.corner),
+      note: `side ${gain(gains.side)}, top ${gain(gains.top)}`,
+    },
+    {
+      name: 'Halo',
+      figure: diameterMm(coverage.radiiMm.half),
+      note: `black ${diameterMm(coverage.radiiMm.black)}`,
+    },
+    { name: 'Frame', figure: sizeMm(frame.delivered) },
+  ];
+  if (coverage.scaleUp !== null && coverage.scaleUp > 1)
+    lines.push({ name: 'Scale up to clear it', figure: scaleUpWords(coverage.scaleUp) });
+  const known = knownAt(rig.lens, rig.settings);
+  return {
+    title: 'Corners',
+    lines,
+    notes: [
+      standing(frame.travel.xMm > 0, gradeWords(lift, lift.stops)),
+      ...(frame.travel.xMm > 0 && (wander.flickerStops ?? 1) > 0.3
+        ? ['They flicker as the stabiliser moves: lock it for stills on sticks.']
+        : []),
+      native.sentence,
+      ...known.map(({ name, word, where }) => `${name}: ${word}, seen ${where}.`),
+    ],
+  };
+}
+
+function pictureSection(rig: Rig, { optics, picture, autofocus, steady }: Report): CardSection {
+  const { view, equivalents: equal } = optics;
+  return {
+    title: 'Picture and handling',
+    lines: [
+      {
+        name: 'View',
+        figure: `${fixed(view.horizontal, 1)}° × ${fixed(view.vertical, 1)}°`,
+        note: `like ${mm(equal.focalMm, 0)} on 36×24`,
+      },
+      {
+        name: 'In focus',
+        figure: `${metres(picture.depth.nearM)} to ${metres(picture.depth.farM)}`,
+      },
+      { name: 'Autofocus', figure: AUTOFOCUS_WORDS[autofocus.state] },
+      { name: 'By hand', figure: `${shutterWords(steady.handHeldSeconds)} or shorter` },
+      { name: 'Mass', figure: orUnknown(sumOf(gearOf(rig), massG), grams) },
+    ],
+    notes: [steady.zoomWarning, steady.shutterAdvice].flatMap((words) => words ?? []),
+  };
+}
+
+/** Everything a card says under a heading, what is asked first first. */
+export function sectionsOf(rig: Rig, report: Report, answer: SweepAnswer): CardSection[] {
+  const told = stabiliserLines(rig, report);
+  return [
+    safeSection(rig, report, answer),
+    ...(told.length > 0
+      ? [
+          {
+            title: 'Stabiliser entry',
+            lines: told,
+            notes: ['It is told nothing: enter it anew after zooming.'],
+          },
+        ]
+      : []),
+    cornersSection(rig, report),
+    lightSection(report),
+    pictureSection(rig, report),
+  ];
+}
