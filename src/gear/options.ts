@@ -47,8 +47,9 @@ const labelOf = (record: Named): string => ('kind' in record ? record.name : ful
 /** Options that are put together only when the list opens, where there are many records. */
 const whenOpened = (records: readonly Named[], groups: () => OptionGroup[]): Offered => {
   if (records.length <= MANY) return groups();
+  let together: OptionGroup[] | null = null;
   return {
-    groups,
+    groups: () => (together ??= groups()),
     labelOf: (id) => {
       const found = records.find((r) => r.id === id);
       return found ? labelOf(found) : null;

@@ -23,7 +23,10 @@ const MOST_FRESH = 60;
 const STRIDE = 64;
 
 const chooseDoor = {
-  /** Judges its share to the end and answers the best of it. */
+  /**
+   * Judges its share to the end and answers the best of it. Rests until each piece of news is taken: the page needs a
+   * core to draw it, and the workers have them all.
+   */
   async run(
     workspace: Workspace,
     job: Job,

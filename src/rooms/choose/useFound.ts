@@ -1,6 +1,6 @@
 'use client';
 import { proxy } from 'comlink';
-import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Candidate } from '@/core/choose/candidate';
 import { byNearness, byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
 import type { Job } from '@/core/kit/records/job';
@@ -26,7 +26,9 @@ const MOST_WORKERS = 8;
 /** While a search runs so many rows of each worker are enough; all that are kept come at its end. */
 const MOST_MEANWHILE = 120;
 /** Between two looks at what was found so far, ms. */
-const PACE_MS = 250;
+const PACE_MS = 400;
+/** So long a page is waited for that may be in sight no more, ms. */
+const UNSEEN_MS = 200;
 
 /** What one worker has told so far. */
 interface Part {
@@ -35,8 +37,15 @@ interface Part {
   kept: Kept;
 }
 
-/** As many workers as the machine has cores, each with a share of the lenses. */
-function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
+/** Once what was just put into the page is on the screen. */
+const painted = (): Promise<void> =>
+  new Promise((resolve) => {
+    if (!document.hidden) requestAnimationFrame(() => setTimeout(resolve));
+    setTimeout(resolve, document.hidden ? 0 : UNSEEN_MS);
+  });
+
+/** As many workers as the machine has cores, each with a share of the lenses. `draw` answers once it is drawn. */
+function search(workspace: Workspace, job: Job, draw: (found: Found) => Promise<void>) {
   const count = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency || 1));
   const parts = Array.from({ length: count }, (): Part => ({
     judged: 0,
@@ -45,16 +54,19 @@ function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
   }));
   const doors = parts.map(() => openChoose());
   let toldAt = 0;
-  const report = (state: Found['state']) => {
+  let drawing = Promise.resolve();
+  /** Shows how far it is, where that is due; kept once nothing is being drawn. */
+  const report = (state: Found['state']): Promise<void> => {
     // More often nobody reads it, and the page has other things to do.
-    if (state === 'running' && performance.now() - toldAt < PACE_MS) return;
+    if (state === 'running' && performance.now() - toldAt < PACE_MS) return drawing;
     toldAt = performance.now();
-    tell({
+    drawing = draw({
       found: together(parts.map((p) => p.kept)),
       judged: parts.reduce((sum, p) => sum + p.judged, 0),
       total: parts.reduce((sum, p) => sum + p.total, 0),
       state,
     });
+    return drawing;
   };
   const close = () => {
     for (const door of doors) door.close();
@@ -79,8 +91,7 @@ function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
         part.kept.near = part.kept.near.toSorted(byNearness).slice(0, MOST_MEANWHILE);
         Object.assign(part, { judged, total });
         part.kept.passed = passed;
-        report('running');
-        return Promise.resolve();
+        return report('running');
       },
     );
     part.kept = await door.ask((worker) =>
@@ -90,18 +101,18 @@ function search(workspace: Workspace, job: Job, tell: (found: Found) => void) {
   });
   Promise.all(works).then(
     () => {
-      report('done');
+      void report('done');
       close();
     },
     (error: unknown) => {
-      if (!(error instanceof WorkerClosed)) report('lost');
+      if (!(error instanceof WorkerClosed)) void report('lost');
       close();
     },
   );
   return {
     stop: () => {
       close();
-      report('stopped');
+      void report('stopped');
     },
     close,
   };
@@ -118,19 +129,44 @@ function useGear({ mounts, bodies, lenses, parts, judgement }: Workspace): Works
 /** What of a job changes what is found. */
 const factsOf = ({ id: _, name: __, note: ___, ...facts }: Job): string => JSON.stringify(facts);
 
+/** What was found so far, drawn piece by piece: what one types or presses meanwhile comes first. */
+function useDrawn() {
+  const [found, setFound] = useState<Found>(BEGUN);
+  const waiting = useRef<(() => void)[]>([]);
+  useEffect(() => {
+    const drawn = waiting.current.splice(0);
+    if (drawn.length > 0)
+      void painted().then(() => {
+        for (const tell of drawn) tell();
+      });
+  }, [found]);
+  const draw = useCallback(
+    (next: Found) =>
+      new Promise<void>((drawn) => {
+        waiting.current.push(drawn);
+        startTransition(() => setFound(next));
+      }),
+    [],
+  );
+  const begin = useCallback(
+    () => setFound((last) => ({ ...last, judged: 0, total: 0, state: 'running' })),
+    [],
+  );
+  return { found, begin, draw };
+}
+
 /** Every combination of the kit judged for a job; begun anew when either changes. */
 export function useFound(workspace: Workspace, job: Job): Search {
   const gear = useGear(workspace);
   const facts = factsOf(job);
-  const [found, setFound] = useState<Found>(BEGUN);
+  const { found, begin, draw } = useDrawn();
   const [running, setRunning] = useState<ReturnType<typeof search> | null>(null);
   const [turn, setTurn] = useState(0);
   useEffect(() => {
     let work: ReturnType<typeof search> | null = null;
     const timer = setTimeout(() => {
-      setFound((last) => ({ ...last, judged: 0, total: 0, state: 'running' }));
-      // Drawn piece by piece: what one types or presses meanwhile comes first.
-      work = search(gear, job, (next) => startTransition(() => setFound(next)));
+      begin();
+      work = search(gear, job, draw);
       setRunning(work);
     }, SETTLE_MS);
     return () => {

@@ -156,6 +156,8 @@ export function SearchedChoice(props: SearchedChoiceProps) {
               $inForm={inForm}
               aria-label={`${label}: ${shown ?? placeholder}`}
               aria-haspopup="dialog"
+              onHoverStart={many.groups}
+              onPressStart={many.groups}
             >
               <Value ref={nameRef} $none={shown === null}>
                 {shown ?? placeholder}
