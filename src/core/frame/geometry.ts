@@ -94,6 +94,7 @@ export function areaShare(
 ): number {
   const { reach, tx, ty } = stilled(radiusMm, travel);
   if (reach <= 0) return 0;
+  if (reach >= worstCornerRadius(frame, offset, { shape: 'box', xMm: tx, yMm: ty })) return 1;
   const [a, b] = [frame.widthMm / 2, frame.heightMm / 2];
   let area = 0;
   for (const [x1, x2] of carried(-a - offset.xMm, a - offset.xMm, tx)) {

@@ -10,7 +10,7 @@ import { diagonalMm, FULL_FRAME } from '../optics/formats';
 import { stopsBetweenFNumbers } from '../optics/stops';
 import { focusDoubt, focusScale, type FocusDoubt, type Setting } from './focus';
 import { atAperture, knotsAbout, marksOf, type Knot, type Mark } from './marks';
-import { priorFor, type Prior } from './priors';
+import { priorFor } from './priors';
 import { MEANING_SIGMA } from './published';
 
 /** How unsure a halo is. */
@@ -75,12 +75,12 @@ interface Variances {
   falloff: number;
 }
 
-/** How unsure one sample is at an aperture. */
+/** How unsure one sample of a mark at `markMm` is at an aperture. */
 function knotVariances(
   lens: Lens,
   { sample, frontEdge }: Knot,
   fNumber: number,
-  usual: Prior,
+  markMm: number,
 ): Variances {
   const { kind } = sample.evidence;
   const single = isOneFrame(sample.evidence);
@@ -94,7 +94,7 @@ function knotVariances(
   const falloffKind = isEdgeUnseen(sample) ? 'measured' : kind;
   const falloffSigma =
     sample.exitPupilMm === null
-      ? usual.sigma.falloff
+      ? priorFor(lens, markMm).sigma.falloff
       : single
         ? SINGLE_FRAME_FALLOFF_SIGMA
         : FALLOFF_SIGMA[falloffKind];
@@ -106,20 +106,20 @@ function knotVariances(
   };
 }
 
-const mix = (a: Variances, b: Variances, share: number): Variances => ({
-  edge: a.edge + (b.edge - a.edge) * share,
-  softness: a.softness + (b.softness - a.softness) * share,
-  falloff: a.falloff + (b.falloff - a.falloff) * share,
-});
+/** What two things say of one that lies `share` of the way between them; either may be all there is. */
+function mixed<T>(a: T, b: T, share: number, of: (x: T) => Variances): Variances {
+  if (a === b || share === 0) return of(a);
+  const [from, to] = [of(a), of(b)];
+  return {
+    edge: from.edge + (to.edge - from.edge) * share,
+    softness: from.softness + (to.softness - from.softness) * share,
+    falloff: from.falloff + (to.falloff - from.falloff) * share,
+  };
+}
 
 function markVariances(lens: Lens, mark: Mark, fNumber: number): Variances {
   const [before, after, share] = knotsAbout(mark.knots, fNumber);
-  const usual = priorFor(lens, mark.focalMm);
-  return mix(
-    knotVariances(lens, before, fNumber, usual),
-    knotVariances(lens, after, fNumber, usual),
-    share,
-  );
+  return mixed(before, after, share, (knot) => knotVariances(lens, knot, fNumber, mark.focalMm));
 }
 
 /** The marks round a focal length, and how far toward the second it lies. */
@@ -228,10 +228,10 @@ export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEviden
   if (!between) return usualEvidence(lens, setting, scale);
   const { marks, share, outside } = between;
   const [a, b] = marks;
-  const variances = mix(markVariances(lens, a, fNumber), markVariances(lens, b, fNumber), share);
-  const edges = [a, b].map((m) => atAperture(m.knots, fNumber).frontEdge);
-  const edgeMm =
-    ((edges[0] ?? 0) * (1 - share) + (edges[1] ?? 0) * share) * focusScale(lens, setting);
+  const variances = mixed(a, b, share, (mark) => markVariances(lens, mark, fNumber));
+  const edgeOf = (mark: Mark) => atAperture(mark.knots, fNumber).frontEdge;
+  const edge = share === 0 ? edgeOf(a) : edgeOf(a) * (1 - share) + edgeOf(b) * share;
+  const edgeMm = edge * focusScale(lens, setting);
   const octaves = (b.logFocal - a.logFocal) / Math.LN2;
   const apart = BETWEEN_SIGMA_SHARE * octaves * 4 * share * (1 - share);
   const near = share < AT_MARK ? [a] : share > 1 - AT_MARK ? [b] : [a, b];

@@ -162,8 +162,11 @@ const RULES: readonly Rule[] = [
 export const CAUTION_IDS: readonly CautionId[] = RULES.map((r) => r.id);
 
 /** The cautions that hold for a rig, most urgent first. */
-export const cautionsFor = (rig: Rig, fit: FitReport): Caution[] =>
-  RULES.flatMap(({ id, words, holds }) => {
+export function cautionsFor(rig: Rig, fit: FitReport): Caution[] {
+  const cautions: Caution[] = [];
+  for (const { id, words, holds } of RULES) {
     const reason = holds(rig, fit);
-    return reason ? [{ id, words, why: reason.why, at: reason.at }] : [];
-  });
+    if (reason) cautions.push({ id, words, why: reason.why, at: reason.at });
+  }
+  return cautions;
+}
