@@ -20,6 +20,8 @@ import { useLatest } from '@/ui/useLatest';
 interface Draft {
   record: RigRecord;
   settings: RigSettings;
+  /** As this page last gave them to be stored: what the next change starts from, stored yet or not. */
+  given: RigSettings;
   settled: boolean;
   /** The settings a link told, while nothing has been stored since. */
   linked: RigSettings | null;
@@ -59,6 +61,8 @@ export interface BenchActions {
 
 export interface Bench {
   record: RigRecord | null;
+  /** How it is set now; its record follows when that is stored. */
+  settings: RigSettings | null;
   /** The rig as it is set now, or what it lacks. */
   rig: Rig | MissingRecord | null;
   report: Report | null;
@@ -162,7 +166,7 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
   }, []);
   const show = useCallback(
     (record: RigRecord, settings: RigSettings) =>
-      setDraft({ record, settings, settled: true, linked: settings }),
+      setDraft({ record, settings, given: record.settings, settled: true, linked: settings }),
     [],
   );
   const arrived = useArrival({ workspace, choose, show, tell });
@@ -178,22 +182,31 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
   );
   const report = useMemo(() => (rig && !isMissing(rig) ? evaluate(rig) : null), [rig]);
 
-  const now = useLatest({ workspace, record, settings, linked: live?.linked ?? null });
+  const given = live?.given ?? record?.settings ?? null;
+  const now = useLatest({ workspace, record, settings, given, linked: live?.linked ?? null });
 
   const actions = useMemo<BenchActions>(() => {
     /** The rig as a change finds it; what a link set becomes a step of its own first, to be come back to. */
     const found = (): RigRecord | null => {
-      const { record: on, linked } = now.current;
-      if (!on || !linked) return on;
+      const { record: on, given: last, linked } = now.current;
+      if (!on || !last) return on;
+      const seen = { ...on, settings: last };
+      if (!linked) return seen;
       const set = { ...on, settings: linked };
-      save('Set as the link says', [edited('rigs', on, set)], tell);
+      save('Set as the link says', [edited('rigs', seen, set)], tell);
       return set;
     };
     const turnTo = (change: Partial<RigSettings>, settled: boolean): RigRecord | null => {
-      const { workspace: kit, record: on, settings: set, linked } = now.current;
-      if (!on || !set) return null;
+      const { workspace: kit, record: on, settings: set, given: last, linked } = now.current;
+      if (!on || !set || !last) return null;
       const next = fitted(kit, on, { ...set, ...change });
-      setDraft({ record: on, settings: next, settled, linked: settled ? null : linked });
+      setDraft({
+        record: on,
+        settings: next,
+        given: settled ? next : last,
+        settled,
+        linked: settled ? null : linked,
+      });
       return { ...on, settings: next };
     };
     const changeWith = (label: string, changes: Partial<RigRecord>, gear: NewGear = {}) => {
@@ -234,5 +247,5 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
     };
   }, [choose, now, tell]);
 
-  return { record, rig, report, actions };
+  return { record, settings, rig, report, actions };
 }

@@ -32,7 +32,10 @@ export interface Write<T extends RecordTable = RecordTable> {
   seen?: Records[T];
 }
 
-/** A change of one record as it was seen. */
+/**
+ * A change of one record as it was seen: what differs between the two is changed, and nothing else. Whoever shows a
+ * change before it is stored has seen it: to go back is then a change as well.
+ */
 export const edited = <T extends RecordTable>(
   table: T,
   seen: Records[T],

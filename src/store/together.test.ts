@@ -116,7 +116,7 @@ describe('changes of one record from two places', () => {
     const fields = ['name', 'note', 'maker', 'massG', 'price', 'priceNew'] as const;
     const last = new Map<string, unknown>();
     const random = fc.sample(
-      fc.tuple(fc.nat(5), fc.boolean(), fc.integer({ min: 1, max: 900 })),
+      fc.tuple(fc.nat(5), fc.boolean(), fc.integer({ min: 1, max: 9 })),
       500,
     );
     let seenHere = await stored();
@@ -125,7 +125,11 @@ describe('changes of one record from two places', () => {
       // Each tab has three fields of its own and looks only now and then.
       const field = fields[(k % 3) * 2 + (isHere ? 0 : 1)]!;
       const told = ['name', 'note', 'maker'].includes(field) ? `v${value}` : value;
-      await change(isHere ? here : there, isHere ? seenHere : seenThere, { [field]: told });
+      const seen = isHere ? seenHere : seenThere;
+      // The one enters nothing a field shows already, as fields do; the other shows what it changed at once.
+      if (isHere && seen[field] === told) continue;
+      await change(isHere ? here : there, seen, { [field]: told });
+      if (!isHere) seenThere = { ...seen, [field]: told };
       last.set(field, told);
       if (i % 7 === 0) seenHere = await stored();
       if (i % 11 === 0) seenThere = await stored();

@@ -122,6 +122,24 @@ describe('first light', () => {
     await bench.expectQuiet();
   });
 
+  it('what is switched and back in one breath is as it was', async () => {
+    await bench.openRig('rig=wheel-house-wide');
+    const address = () => bench.driver.getCurrentUrl();
+    expect(await address()).toContain('stabiliser=on');
+    // The second press comes before the first is stored.
+    await bench.keys('v', 'v');
+    await bench.typeRing('Aperture', '8');
+    await bench.expectSoon(
+      () => bench.stored(),
+      (all) => all.includes('Turn the aperture ring'),
+      'the ring was never stored',
+    );
+    await bench.driver.navigate().refresh();
+    await bench.find('[data-testid="verdict"]');
+    expect(await address()).toContain('aperture=8');
+    expect(await address()).toContain('stabiliser=on');
+  });
+
   it('stabiliser, crops and delivered aspect change the frame', async () => {
     await bench.choose('Body', 'Tolvane H24');
     await bench.choose('Mode', '4K full width, 25 fps');

@@ -124,6 +124,61 @@ describe('gear told by a few facts', () => {
   });
 });
 
+describe('forms that are half filled in', () => {
+  const forms = [
+    {
+      what: 'a lens by its facts',
+      table: 'Lenses',
+      open: 'lens',
+      label: 'What stands on it',
+      text: '40/2.5 half typed',
+    },
+    {
+      what: 'a camera by what is known of it',
+      table: 'Bodies',
+      open: 'body',
+      label: 'What you call the camera',
+      text: 'The second one',
+    },
+  ] as const;
+
+  it.each(forms)('$what: a reload leaves what is typed, leaving it does not', async (form) => {
+    const reopened = async () => {
+      await kit.openTable(form.table);
+      await kit.pressStarting(form.open);
+    };
+    await reopened();
+    await kit.type(form.label, form.text);
+    await kit.openKit();
+    await reopened();
+    expect(await kit.shown(form.label)).toBe(form.text);
+    // Taken into the form by leaving the field, and there again after another reload.
+    await kit.keys(Key.TAB);
+    await kit.openKit();
+    await reopened();
+    expect(await kit.shown(form.label)).toBe(form.text);
+    await kit.press('Leave it');
+    await reopened();
+    expect(await kit.shown(form.label)).toBe('');
+    await kit.press('Leave it');
+  });
+
+  it('an adapter half answered is there again', async () => {
+    await kit.openTable('Adapters');
+    await kit.pressStarting('adapter');
+    await kit.choose('Takes a lens with', 'SLR bayonet 42.00');
+    await kit.answer('What it is', 'Plain adapter');
+    await kit.openKit();
+    await kit.openTable('Adapters');
+    await kit.pressStarting('adapter');
+    expect(await (await kit.find('[role="dialog"]')).getText()).toContain(
+      'Still to say: the mount on the camera',
+    );
+    await kit.press('Leave it');
+    await kit.expectQuiet();
+  });
+});
+
 /** The head of the column pressed, once more for the other way round. */
 async function sortByFocal(first = '12–24/4'): Promise<void> {
   await kit.pressHead('Focal');

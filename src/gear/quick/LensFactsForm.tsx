@@ -1,16 +1,18 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import styled from 'styled-components';
 import { nonsenseIn, readEngraving } from '@/core/kit/engraving';
 import { fNumberOfTStop, type LensFacts } from '@/core/kit/quickLens';
 import { readQuantity } from '@/core/kit/fields/quantity';
 import { byRegister } from '@/core/kit/ladder';
 import { mountHere, mountRecord, STARTER_MOUNTS } from '@/core/kit/starter/mounts';
+import { isText, orNull, readTold } from '@/core/kit/starter/told';
 import type { Mount } from '@/core/kit/records/mount';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { FORMATS, type FrameSize } from '@/core/optics/formats';
 import { Choice } from '@/ui/controls/Choice';
 import { EntryField } from '@/ui/form/EntryField';
+import { FormName, useTold } from '@/ui/form/useTyped';
 
 const Form = styled.div`
   display: grid;
@@ -41,6 +43,16 @@ const NOTHING: Told = {
   open: null,
   formatId: null,
 };
+
+const readLens = (text: string | null): Told =>
+  readTold(text, NOTHING, {
+    name: isText,
+    maker: isText,
+    mountId: orNull(isText),
+    focal: orNull(isText),
+    open: orNull(isText),
+    formatId: orNull(isText),
+  });
 
 /** "18–35" or "50" as two figures; null where it is neither. */
 function readRange(text: string, unit: 'mm' | ''): Range {
@@ -117,9 +129,9 @@ function understoodWords(facts: LensFacts): string {
   return `Understood: ${focal} mm, ${speed}, made for ${widthMm}×${heightMm}.`;
 }
 
-/** The facts that stand on a lens, read off its engraving as far as it says them. */
-export function useLensFacts({ mounts, markings }: Workspace) {
-  const [told, setTold] = useState<Told>(NOTHING);
+/** The facts that stand on a lens, read off its engraving as far as it says them; kept as `name`. */
+export function useLensFacts({ mounts, markings }: Workspace, name: string) {
+  const [told, tell] = useTold(name, readLens);
   const engraved = useMemo(() => readEngraving(told.name, markings), [told.name, markings]);
   const focalText = told.focal ?? rangeWords(engraved.focalMinMm, engraved.focalMaxMm);
   const openText =
@@ -140,8 +152,9 @@ export function useLensFacts({ mounts, markings }: Workspace) {
   const all = factsOf(told, four);
   const nonsense = all && nonsenseIn(all);
   return {
+    name,
     told,
-    tell: (change: Partial<Told>) => setTold({ ...told, ...change }),
+    tell,
     focalText,
     openText,
     marked,
@@ -201,57 +214,59 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
     (unit: 'mm' | '', least: number, most: number, words: string) => (text: string) =>
       inRange(readRange(text, unit), least, most) ? null : words;
   return (
-    <Form>
-      <EntryField
-        label="What stands on it"
-        shown={told.name}
-        placeholder="such as 35–70/3.5–4.5"
-        complain={() => null}
-        onEnter={(name) => tell({ name })}
-      />
-      <EntryField
-        label="Maker, if you like"
-        shown={told.maker}
-        complain={() => null}
-        onEnter={(maker) => tell({ maker })}
-      />
-      <Choice
-        inForm
-        label="Mount"
-        groups={mountGroups(workspace.mounts)}
-        chosen={mountId}
-        onChoose={(id) => tell({ mountId: id })}
-      />
-      <EntryField
-        label="Focal length, mm"
-        shown={focalText}
-        figure
-        placeholder="50, or 35–70"
-        complain={complain('mm', 1, 5000, 'A focal length such as 50, or a range such as 35–70.')}
-        onEnter={(focal) => tell({ focal })}
-      />
-      <EntryField
-        label="Widest aperture"
-        shown={openText}
-        figure
-        placeholder="1.8, 3.5–4.5, or T2.1"
-        complain={(text) =>
-          readSpeed(text).fNumbers
-            ? null
-            : 'An f-number such as 1.8, two such as 3.5–4.5, or a T-stop such as T2.1.'
-        }
-        onEnter={(open) => tell({ open })}
-      />
-      <Choice
-        inForm
-        label="Made for"
-        groups={[{ title: 'Format', options: formatOptions(marked) }]}
-        chosen={told.formatId ?? (marked ? 'marked' : null)}
-        onChoose={(id) => tell({ formatId: id === 'marked' ? null : id })}
-      />
-      {understood && (
-        <Understood role={nonsense ? 'alert' : 'status'}>{nonsense ?? understood}</Understood>
-      )}
-    </Form>
+    <FormName.Provider value={form.name}>
+      <Form>
+        <EntryField
+          label="What stands on it"
+          shown={told.name}
+          placeholder="such as 35–70/3.5–4.5"
+          complain={() => null}
+          onEnter={(name) => tell({ name })}
+        />
+        <EntryField
+          label="Maker, if you like"
+          shown={told.maker}
+          complain={() => null}
+          onEnter={(maker) => tell({ maker })}
+        />
+        <Choice
+          inForm
+          label="Mount"
+          groups={mountGroups(workspace.mounts)}
+          chosen={mountId}
+          onChoose={(id) => tell({ mountId: id })}
+        />
+        <EntryField
+          label="Focal length, mm"
+          shown={focalText}
+          figure
+          placeholder="50, or 35–70"
+          complain={complain('mm', 1, 5000, 'A focal length such as 50, or a range such as 35–70.')}
+          onEnter={(focal) => tell({ focal })}
+        />
+        <EntryField
+          label="Widest aperture"
+          shown={openText}
+          figure
+          placeholder="1.8, 3.5–4.5, or T2.1"
+          complain={(text) =>
+            readSpeed(text).fNumbers
+              ? null
+              : 'An f-number such as 1.8, two such as 3.5–4.5, or a T-stop such as T2.1.'
+          }
+          onEnter={(open) => tell({ open })}
+        />
+        <Choice
+          inForm
+          label="Made for"
+          groups={[{ title: 'Format', options: formatOptions(marked) }]}
+          chosen={told.formatId ?? (marked ? 'marked' : null)}
+          onChoose={(id) => tell({ formatId: id === 'marked' ? null : id })}
+        />
+        {understood && (
+          <Understood role={nonsense ? 'alert' : 'status'}>{nonsense ?? understood}</Understood>
+        )}
+      </Form>
+    </FormName.Provider>
   );
 }

@@ -1,10 +1,11 @@
 'use client';
-import { useMemo } from 'react';
+import { useContext, useMemo } from 'react';
 import type { Mount } from '@/core/kit/records/mount';
 import { knownMounts, type StarterMount } from '@/core/kit/starter/mounts';
 import { fixed } from '@/core/words/figures';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
+import { FormName } from '@/ui/form/useTyped';
 import { MountPicture } from './MountPicture';
 import { UNKNOWN, unknownChip } from './unknown';
 
@@ -40,6 +41,7 @@ interface MountQuestionProps {
 export function MountQuestion(props: MountQuestionProps) {
   const { label, mounts, onCameras = false, chosen, onChoose, mayBeUnknown = true } = props;
   const { ownName = '', onOwnName } = props;
+  const form = useContext(FormName);
   const chips = useMemo(
     () =>
       knownMounts(mounts)
@@ -58,6 +60,8 @@ export function MountQuestion(props: MountQuestionProps) {
       {chosen !== null && onOwnName && (
         <EntryField
           label="What you call this mount"
+          // A form may ask for two mounts.
+          keptAs={form === null ? undefined : `${form} ${label} ${chosen}`}
           shown={ownName}
           placeholder="if you like"
           complain={(text) => (text.length > 120 ? 'A name of up to 120 letters.' : null)}

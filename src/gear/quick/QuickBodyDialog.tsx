@@ -1,24 +1,24 @@
 'use client';
-import { useState } from 'react';
 import { newId } from '@/core/kit/newId';
-import { NOTHING_TOLD } from '@/core/kit/starter/answers';
+import { readAnswers } from '@/core/kit/starter/answers';
 import { startedBody } from '@/core/kit/starter/start';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
-import { CameraQuestions, type CameraAnswers } from './CameraQuestions';
+import { FormName, useTold } from '@/ui/form/useTyped';
+import { CameraQuestions } from './CameraQuestions';
 import { newAmong, type QuickProps } from './quick';
+
+const FORM = 'quick camera';
 
 /** A camera by what people know of it; its modes are what is usual, and can be told later. */
 export function QuickBodyDialog({ workspace, onAdd, onByHand, onClose }: QuickProps<'bodies'>) {
-  const [answers, setAnswers] = useState<CameraAnswers>(NOTHING_TOLD);
+  const [answers, answer] = useTold(FORM, readAnswers);
   const { mounts } = workspace;
   return (
     <DialogSheet title="I have a camera" open wide onClose={onClose}>
-      <CameraQuestions
-        answers={answers}
-        mounts={mounts}
-        onAnswer={(change) => setAnswers((before) => ({ ...before, ...change }))}
-      />
+      <FormName.Provider value={FORM}>
+        <CameraQuestions answers={answers} mounts={mounts} onAnswer={answer} />
+      </FormName.Provider>
       <DialogActions>
         {onByHand && <TextButton onPress={onByHand}>Fill it in by hand</TextButton>}
         <TextButton onPress={onClose}>Leave it</TextButton>

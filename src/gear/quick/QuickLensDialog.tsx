@@ -8,7 +8,7 @@ import type { QuickProps } from './quick';
 
 /** A lens by four facts; the rest is what is usual, and marked so until someone tells. */
 export function QuickLensDialog({ workspace, onAdd, onClose }: QuickProps<'lenses'>) {
-  const form = useLensFacts(workspace);
+  const form = useLensFacts(workspace, 'quick lens');
   const { facts, missing, nonsense } = form;
   return (
     <DialogSheet title="I have a lens" open onClose={onClose}>

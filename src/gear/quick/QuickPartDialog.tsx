@@ -1,14 +1,14 @@
 'use client';
-import { useState } from 'react';
 import styled from 'styled-components';
 import { knownMounts, mountHere, mountRecord } from '@/core/kit/starter/mounts';
 import type { Mount } from '@/core/kit/records/mount';
-import type { Between } from '@/core/kit/starter/answers';
+import { readAnswers } from '@/core/kit/starter/answers';
 import { quickPart } from '@/core/kit/starter/quickPart';
 import { problemText } from '@/core/words/problem';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { FormName, useTold } from '@/ui/form/useTyped';
 import { BetweenQuestion } from './BetweenQuestion';
 import { newAmong, type QuickProps } from './quick';
 
@@ -28,19 +28,33 @@ function mountAt(id: string | null, mounts: readonly Mount[]): Mount | null {
   return known ? (mountHere(known, mounts) ?? mountRecord(known)) : null;
 }
 
-/** An adapter or converter by its kind and two mounts; its thickness follows from the registers. */
-export function QuickPartDialog(props: QuickPartDialogProps) {
-  const { workspace, onAdd, onByHand, onClose } = props;
-  const { mounts } = workspace;
-  const [frontId, setFrontId] = useState(props.frontMountId ?? null);
-  const [rearId, setRearId] = useState(props.rearMountId ?? null);
-  const [between, setBetween] = useState<Between | null>(null);
-  const front = mountAt(frontId, mounts);
-  const rear = mountAt(rearId, mounts);
+/** What is told of a part so far, and what it comes to. */
+function usePartFacts({ workspace, frontMountId, rearMountId }: QuickPartDialogProps) {
+  const form = `quick part ${frontMountId ?? ''} ${rearMountId ?? ''}`;
+  const [told, answer] = useTold(form, readAnswers);
+  const { between } = told;
+  const frontId = told.lensMountId ?? frontMountId ?? null;
+  const rearId = told.cameraMountId ?? rearMountId ?? null;
+  const front = mountAt(frontId, workspace.mounts);
+  const rear = mountAt(rearId, workspace.mounts);
   const facts =
     between && between.kind !== 'nothing' && front && rear
       ? { ...between, front, rear, designFormat: null }
       : null;
+  const missing = [
+    ...(front ? [] : ['the mount that takes the lens']),
+    ...(rear ? [] : ['the mount on the camera']),
+    ...(between ? [] : ['what it is']),
+  ];
+  return { form, answer, between, frontId, rearId, front, rear, facts, missing };
+}
+
+/** An adapter or converter by its kind and two mounts; its thickness follows from the registers. */
+export function QuickPartDialog(props: QuickPartDialogProps) {
+  const { workspace, onAdd, onByHand, onClose } = props;
+  const { mounts } = workspace;
+  const { form, answer, between, frontId, rearId, front, rear, facts, missing } =
+    usePartFacts(props);
   const made = facts && quickPart(facts);
   const groups = [
     {
@@ -52,11 +66,6 @@ export function QuickPartDialog(props: QuickPartDialogProps) {
       })),
     },
   ];
-  const missing = [
-    ...(front ? [] : ['the mount that takes the lens']),
-    ...(rear ? [] : ['the mount on the camera']),
-    ...(between ? [] : ['what it is']),
-  ];
   return (
     <DialogSheet title="I have an adapter or converter" open wide onClose={onClose}>
       <Choice
@@ -64,22 +73,24 @@ export function QuickPartDialog(props: QuickPartDialogProps) {
         label="Takes a lens with"
         groups={groups}
         chosen={frontId}
-        onChoose={setFrontId}
+        onChoose={(id) => answer({ lensMountId: id })}
       />
       <Choice
         inForm
         label="Goes on a camera with"
         groups={groups}
         chosen={rearId}
-        onChoose={setRearId}
+        onChoose={(id) => answer({ cameraMountId: id })}
       />
-      <BetweenQuestion
-        label="What it is"
-        between={between}
-        ends={{ front, rear }}
-        mayBeNothing={false}
-        onChoose={setBetween}
-      />
+      <FormName.Provider value={form}>
+        <BetweenQuestion
+          label="What it is"
+          between={between}
+          ends={{ front, rear }}
+          mayBeNothing={false}
+          onChoose={(kind) => answer({ between: kind })}
+        />
+      </FormName.Provider>
       {made && !made.ok && <Trouble role="alert">{problemText(made.problems)}</Trouble>}
       <DialogActions>
         {onByHand && <TextButton onPress={onByHand}>Something else: fill it in by hand</TextButton>}

@@ -8,12 +8,15 @@ import {
   KNOWN_WORDS,
   nothingKnown,
   type Knowledge,
+  type KnownAspect,
 } from '@/core/kit/records/knowledge';
+import { isText, readTold } from '@/core/kit/starter/told';
 import { knownAt } from '@/core/rig/readings/known';
 import type { Rig } from '@/core/rig/rig';
 import { apertureWords, focalWords } from '@/gear/rings';
 import { ActingButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
+import { useTold } from '@/ui/form/useTyped';
 import { engraved } from '@/ui/theme/type';
 import type { BenchActions } from '@/shell/useBench';
 
@@ -78,6 +81,22 @@ const OPTIONS = Object.fromEntries(
   ]),
 );
 
+/** What is said of it, without where. */
+type Said = Pick<Knowledge, KnownAspect | 'character'>;
+
+const readSaid = (text: string | null): Said => {
+  const { id: _, focalMm: __, fNumber: ___, ...nothing } = nothingKnown('', 1, 1);
+  const isWord = (aspect: KnownAspect) => (word: unknown) =>
+    KNOWN_WORDS[aspect].some((known) => known === word);
+  return readTold<Said>(text, nothing, {
+    corners: isWord('corners'),
+    distortion: isWord('distortion'),
+    breathing: isWord('breathing'),
+    zoomFocus: isWord('zoomFocus'),
+    character: isText,
+  });
+};
+
 interface SayingProps {
   rig: Rig;
   onKeep: (known: Knowledge) => void;
@@ -88,7 +107,7 @@ interface SayingProps {
 function Saying({ rig, onKeep, onClose }: SayingProps) {
   const { settings } = rig;
   const [id] = useState(newId);
-  const [said, setSaid] = useState<Partial<Knowledge>>({});
+  const [said, tell] = useTold(`seen of ${rig.lens.id}`, readSaid);
   const known = { ...nothingKnown(id, settings.focalMm, settings.fNumber), ...said };
   const isSaid = ASPECTS_KNOWN.some((a) => isJudged(known[a])) || known.character.trim() !== '';
   return (
@@ -103,7 +122,7 @@ function Saying({ rig, onKeep, onClose }: SayingProps) {
           label={LABELS[aspect]}
           groups={OPTIONS[aspect] ?? []}
           chosen={known[aspect]}
-          onChoose={(word) => setSaid((now) => ({ ...now, [aspect]: word }))}
+          onChoose={(word) => tell({ [aspect]: word })}
         />
       ))}
       <Words
@@ -111,10 +130,7 @@ function Saying({ rig, onKeep, onClose }: SayingProps) {
         placeholder="character, in your own words"
         maxLength={120}
         value={known.character}
-        onChange={(event) => {
-          const character = event.target.value;
-          setSaid((now) => ({ ...now, character }));
-        }}
+        onChange={(event) => tell({ character: event.target.value })}
       />
       <ActingButton
         isDisabled={!isSaid}

@@ -26,7 +26,7 @@ interface Given {
 /** The Bench by keyboard. */
 export function benchKeys(
   { rigs }: Workspace,
-  { record, actions }: Bench,
+  { record, settings, actions }: Bench,
   { pin, compare }: Given,
 ): KeyMap {
   const step = (by: number) => {
@@ -41,8 +41,7 @@ export function benchKeys(
     n: () => step(1),
     p: () => step(-1),
     v: () => {
-      if (record)
-        actions.settle('Switch the stabiliser', { stabiliser: !record.settings.stabiliser });
+      if (settings) actions.settle('Switch the stabiliser', { stabiliser: !settings.stabiliser });
     },
     k: pin,
     j: compare,

@@ -35,7 +35,7 @@ export function CodeAddress({ address, withoutCode, onAddress }: CodeAddressProp
         label="Code opens at"
         shown={address}
         complain={(text) =>
-          originOf(text) ? null : 'An address such as http://192.168.1.20:3000.'
+          originOf(text) ? null : 'An address such as http://192.168.1.20:4270.'
         }
         onEnter={(text) => {
           const origin = originOf(text);

@@ -152,6 +152,7 @@ export function DaySide(props: DaySideProps) {
       <EntryField
         key={`${day.id}-date`}
         label="Date"
+        keptAs={`${day.id} date`}
         shown={day.date}
         placeholder="not settled"
         figure
@@ -163,6 +164,7 @@ export function DaySide(props: DaySideProps) {
       <EntryField
         key={`${day.id}-note`}
         label="Note"
+        keptAs={`${day.id} note`}
         shown={day.note}
         placeholder="printed under the date"
         long

@@ -78,7 +78,7 @@ interface BargainDialogProps {
 
 /** A lens seen for sale, against every body and mode one owns; nothing is saved unless asked. */
 export function BargainDialog({ workspace, actions, onClose }: BargainDialogProps) {
-  const form = useLensFacts(workspace);
+  const form = useLensFacts(workspace, 'seen for sale');
   const facts = useSame(form.facts);
   const found = useMemo(() => {
     if (!facts) return null;

@@ -1,12 +1,13 @@
 'use client';
-import { useState } from 'react';
 import styled from 'styled-components';
 import { findMount, type MountClues } from '@/core/kit/ladder';
 import { readQuantity } from '@/core/kit/fields/quantity';
+import { isNumber, orNull, readTold } from '@/core/kit/starter/told';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { EntryField } from '@/ui/form/EntryField';
+import { FormName, useTold } from '@/ui/form/useTyped';
 
 const List = styled.ul`
   max-height: 38vh;
@@ -51,6 +52,17 @@ const NO_CLUES: MountClues = {
   locking: null,
 };
 
+const FORM = 'which mount';
+
+const readClues = (text: string | null): MountClues =>
+  readTold(text, NO_CLUES, {
+    registerMm: orNull(isNumber),
+    throatMm: orNull(isNumber),
+    threadMm: orNull(isNumber),
+    pitchMm: orNull(isNumber),
+    locking: (lock) => LOCKS.some((known) => known === lock),
+  });
+
 interface MountFinderDialogProps {
   workspace: Workspace;
   onFound: (mountId: string) => void;
@@ -59,42 +71,42 @@ interface MountFinderDialogProps {
 
 /** For those who do not know what they hold: a ruler and a caliper find the mount. */
 export function MountFinderDialog({ workspace, onFound, onClose }: MountFinderDialogProps) {
-  const [clues, setClues] = useState<MountClues>(NO_CLUES);
+  const [clues, tell] = useTold(FORM, readClues);
   const told = Object.values(clues).some((v) => v !== null);
   const found = findMount(clues, workspace.mounts).filter((f) => !told || f.agrees.length > 0);
   return (
     <DialogSheet title="Which mount is this?" open onClose={onClose}>
       <p>Measure what you can; what you leave empty counts for nothing. Inches are taken too.</p>
       <div>
-        <Choice
-          inForm
-          label="It locks by"
-          groups={[
-            {
-              title: 'Locking',
-              options: [{ id: '', label: 'not sure' }, ...LOCKS.map((id) => ({ id, label: id }))],
-            },
-          ]}
-          chosen={clues.locking ?? ''}
-          onChoose={(id) =>
-            setClues({ ...clues, locking: LOCKS.find((lock) => lock === id) ?? null })
-          }
-        />
-        {CLUES.map(({ key, label }) => (
-          <EntryField
-            key={key}
-            label={label}
-            figure
-            shown={clues[key] === null ? '' : String(clues[key])}
-            placeholder="not measured"
-            complain={(text) =>
-              text.trim() === '' || readQuantity(text, 'mm') !== null
-                ? null
-                : 'A length such as 42, 42 mm or 1.65 in.'
-            }
-            onEnter={(text) => setClues({ ...clues, [key]: readQuantity(text, 'mm') })}
+        <FormName.Provider value={FORM}>
+          <Choice
+            inForm
+            label="It locks by"
+            groups={[
+              {
+                title: 'Locking',
+                options: [{ id: '', label: 'not sure' }, ...LOCKS.map((id) => ({ id, label: id }))],
+              },
+            ]}
+            chosen={clues.locking ?? ''}
+            onChoose={(id) => tell({ locking: LOCKS.find((lock) => lock === id) ?? null })}
           />
-        ))}
+          {CLUES.map(({ key, label }) => (
+            <EntryField
+              key={key}
+              label={label}
+              figure
+              shown={clues[key] === null ? '' : String(clues[key])}
+              placeholder="not measured"
+              complain={(text) =>
+                text.trim() === '' || readQuantity(text, 'mm') !== null
+                  ? null
+                  : 'A length such as 42, 42 mm or 1.65 in.'
+              }
+              onEnter={(text) => tell({ [key]: readQuantity(text, 'mm') })}
+            />
+          ))}
+        </FormName.Provider>
       </div>
       <p role="status">
         {workspace.mounts.length === 0

@@ -1,7 +1,8 @@
 'use client';
-import { useState } from 'react';
+import { useEffect } from 'react';
 import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
+import { forgetTyped, useTyped } from '../form/useTyped';
 import { MainButton, TextButton } from './Buttons';
 import { DialogActions, DialogSheet } from './DialogSheet';
 
@@ -30,7 +31,10 @@ interface NameDialogProps {
 
 /** Asks for the name of something. */
 export function NameDialog({ what, name, onName, onClose }: NameDialogProps) {
-  const [typed, setTyped] = useState(name);
+  const form = `name ${what} ${name}`;
+  const [kept, setTyped] = useTyped(form);
+  useEffect(() => () => forgetTyped(form), [form]);
+  const typed = kept ?? name;
   const usable = typed.trim().length > 0;
   return (
     <DialogSheet title={`Name this ${what}`} open onClose={onClose}>

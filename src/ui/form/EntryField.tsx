@@ -1,8 +1,8 @@
 'use client';
-import { useId, type ChangeEvent, type KeyboardEvent } from 'react';
+import { useContext, useId, type ChangeEvent, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { engraved, FORM_COLUMNS } from '../theme/type';
-import { useTyped } from './useTyped';
+import { FormName, useTyped } from './useTyped';
 
 export const FieldRow = styled.div`
   display: grid;
@@ -60,7 +60,7 @@ interface EntryFieldProps {
   long?: boolean;
   /** A quiet word after the label, such as "estimated". */
   mark?: string;
-  /** Under this name what is typed and not taken yet outlasts a reload. */
+  /** Under this name what is typed and not taken yet outlasts a reload; by itself under its form's and its label. */
   keptAs?: string;
   /** What is wrong with a text; null where it can stand. */
   complain: (text: string) => string | null;
@@ -83,7 +83,10 @@ export function EntryField(props: EntryFieldProps) {
     onEnter,
   } = props;
   const id = useId();
-  const [typed, setTyped] = useTyped(props.keptAs);
+  const form = useContext(FormName);
+  const [typed, setTyped] = useTyped(
+    props.keptAs ?? (form === null ? undefined : `${form} ${label}`),
+  );
   const complaint = typed === null || typed === shown ? null : complain(typed);
   const enter = () => {
     if (typed === null || complaint !== null) return;

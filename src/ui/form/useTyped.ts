@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { createContext, useEffect, useMemo, useState } from 'react';
 
 const PREFIX = 'wandering-halo-typed ';
 
@@ -21,6 +21,16 @@ function keep(key: string, text: string | null): void {
   }
 }
 
+/** Forgets all that is kept under a key and under those that begin with it. */
+export function forgetTyped(key: string): void {
+  try {
+    for (const kept of Object.keys(sessionStorage))
+      if (kept.startsWith(PREFIX + key)) sessionStorage.removeItem(kept);
+  } catch {
+    // Nothing was kept.
+  }
+}
+
 /** Text that is typed and not taken yet, null where there is none; under a key it outlasts a reload. */
 export function useTyped(keptAs?: string): [string | null, (text: string | null) => void] {
   const [typed, setTyped] = useState(() => (keptAs === undefined ? null : read(keptAs)));
@@ -29,4 +39,18 @@ export function useTyped(keptAs?: string): [string | null, (text: string | null)
     if (keptAs !== undefined) keep(keptAs, text);
   };
   return [typed, type];
+}
+
+/** The form a field stands in: what is typed in its fields is kept under its name. Null keeps nothing. */
+export const FormName = createContext<string | null>(null);
+
+/** What a form was told so far. A reload leaves it; with the form itself it is gone. */
+export function useTold<T extends object>(
+  form: string,
+  read: (text: string | null) => T,
+): [T, (change: Partial<T>) => void] {
+  const [text, setText] = useTyped(form);
+  useEffect(() => () => forgetTyped(form), [form]);
+  const told = useMemo(() => read(text), [read, text]);
+  return [told, (change) => setText(JSON.stringify({ ...told, ...change }))];
 }

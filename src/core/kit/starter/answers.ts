@@ -1,6 +1,7 @@
 /** What Start asks and what can be answered: each answer may be "I do not know". */
 import type { Mode } from '../records/body';
 import type { PartFacts } from './quickPart';
+import { isNumber, isText, isTold, orNull, readTold } from './told';
 
 /** What goes between; null where nobody knows. */
 export type Between = { kind: 'nothing' } | Pick<PartFacts, 'kind' | 'factor'>;
@@ -38,13 +39,6 @@ export const NOTHING_TOLD: StartAnswers = {
   ownNames: {},
 };
 
-type Told = Record<string, unknown>;
-
-const isTold = (value: unknown): value is Told =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-const orNull = (is: (value: unknown) => boolean) => (value: unknown) => value === null || is(value);
-const isText = (value: unknown) => typeof value === 'string';
-const isNumber = (value: unknown) => typeof value === 'number';
 const isBetween = (value: unknown) =>
   isTold(value) &&
   BETWEENS.some(({ between }) => between.kind === value['kind']) &&
@@ -65,20 +59,9 @@ const CAN_BE: Record<keyof StartAnswers, (value: unknown) => boolean> = {
   ownNames: (value) => isTold(value) && Object.values(value).every(isText),
 };
 
-/** Answers kept as JSON; what cannot be one, as after a change of the program, counts as not told. */
-export function readAnswers(text: string | null): StartAnswers {
-  let kept: unknown;
-  try {
-    kept = JSON.parse(text ?? 'null');
-  } catch {
-    return NOTHING_TOLD;
-  }
-  if (!isTold(kept)) return NOTHING_TOLD;
-  const asked = Object.entries(CAN_BE).filter(
-    ([key, canBe]) => Object.hasOwn(kept, key) && canBe(kept[key]),
-  );
-  return { ...NOTHING_TOLD, ...Object.fromEntries(asked.map(([key]) => [key, kept[key]])) };
-}
+/** Answers kept as JSON; what cannot be one counts as not told. */
+export const readAnswers = (text: string | null): StartAnswers =>
+  readTold(text, NOTHING_TOLD, CAN_BE);
 
 /** The choices of what goes between, in the order people think of them. */
 export const BETWEENS: readonly { id: string; name: string; between: Between }[] = [

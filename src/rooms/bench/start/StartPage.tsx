@@ -8,9 +8,10 @@ import { LensQuestions } from '@/gear/quick/LensQuestions';
 import { guarded, type Tell } from '@/shell/tell';
 import { db } from '@/store/instance';
 import { commit } from '@/store/journal';
+import { FormName } from '@/ui/form/useTyped';
 import { PHONE } from '@/ui/theme/type';
 import { SoFar } from './SoFar';
-import { useStart } from './useStart';
+import { START, useStart } from './useStart';
 
 const Page = styled.main`
   flex: 1;
@@ -101,23 +102,25 @@ export function StartPage({ workspace, tell, onRig, others }: StartPageProps) {
           verdict is as unsure as that leaves it.
         </Lead>
         <Others>{others}</Others>
-        <Question>
-          <h2>The camera</h2>
-          <CameraQuestions answers={answers} mounts={mounts} withUse onAnswer={answer} />
-        </Question>
-        <Question>
-          <h2>The lens</h2>
-          <LensQuestions answers={answers} mounts={mounts} onAnswer={answer} />
-        </Question>
-        <Question>
-          <h2>What goes between</h2>
-          <BetweenQuestion
-            label="Between lens and camera"
-            between={answers.between}
-            ends={start.ends}
-            onChoose={(between) => answer({ between })}
-          />
-        </Question>
+        <FormName.Provider value={START}>
+          <Question>
+            <h2>The camera</h2>
+            <CameraQuestions answers={answers} mounts={mounts} withUse onAnswer={answer} />
+          </Question>
+          <Question>
+            <h2>The lens</h2>
+            <LensQuestions answers={answers} mounts={mounts} onAnswer={answer} />
+          </Question>
+          <Question>
+            <h2>What goes between</h2>
+            <BetweenQuestion
+              label="Between lens and camera"
+              between={answers.between}
+              ends={start.ends}
+              onChoose={(between) => answer({ between })}
+            />
+          </Question>
+        </FormName.Provider>
       </Questions>
       <SoFar found={found} report={report} isBusy={isBusy} onTake={take} />
     </Page>

@@ -9,7 +9,7 @@ import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Result } from '@/core/words/problem';
 import type { Write } from '@/store/journal';
-import { useTyped } from '@/ui/form/useTyped';
+import { forgetTyped, useTyped } from '@/ui/form/useTyped';
 
 /** The report of a rig whose records are not in the workspace yet. */
 function reportOf({ mounts, body, lens, part, rig }: Started, workspace: Workspace): Report | null {
@@ -43,6 +43,9 @@ function writesOf({ mounts, body, lens, part, rig }: Started, workspace: Workspa
   ];
 }
 
+/** What its answers are kept under. */
+export const START = 'start';
+
 export interface Start {
   answers: StartAnswers;
   answer: (change: Partial<StartAnswers>) => void;
@@ -59,7 +62,7 @@ export interface Start {
 
 /** The answers so far and what they come to, worked out anew with each of them. */
 export function useStart(workspace: Workspace): Start {
-  const [typed, setTyped] = useTyped('start');
+  const [typed, setTyped] = useTyped(START);
   const answers = useMemo(() => readAnswers(typed), [typed]);
   const [ids] = useState(() => ({ body: newId(), lens: newId(), rig: newId() }));
   const found = useMemo(() => started(answers, workspace, ids), [answers, workspace, ids]);
@@ -72,7 +75,10 @@ export function useStart(workspace: Workspace): Start {
     answers,
     ends,
     answer: (change) => setTyped(JSON.stringify({ ...answers, ...change })),
-    done: () => setTyped(null),
+    done: () => {
+      setTyped(null);
+      forgetTyped(START);
+    },
     found,
     report,
     writes: () => (found.ok ? writesOf(found.value, workspace) : []),
