@@ -154,11 +154,10 @@ function useAddress(
   }, [query, ready]);
 }
 
-/** The rig in hand, as the Bench and the rooms that look at it more closely turn it; `also` goes into their address. */
-export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
+/** The rig in hand and how it is set, stored yet or not. */
+function useInHand({ rigs }: Workspace) {
   const [rigId, setRigId] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft | null>(null);
-
   const choose = useCallback((id: string) => {
     setRigId(id);
     setDraft(null);
@@ -169,12 +168,24 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
       setDraft({ record, settings, given: record.settings, settled: true, linked: settings }),
     [],
   );
-  const arrived = useArrival({ workspace, choose, show, tell });
+  const record = rigs.find((r) => r.id === rigId) ?? rigs[0] ?? null;
+  const asStored: Draft | null = record && {
+    record,
+    settings: record.settings,
+    given: record.settings,
+    settled: true,
+    linked: null,
+  };
+  return { inHand: draft && draft.record === record ? draft : asStored, setDraft, choose, show };
+}
 
-  const record = workspace.rigs.find((r) => r.id === rigId) ?? workspace.rigs[0] ?? null;
-  const live = draft && draft.record === record ? draft : null;
-  const settings = live?.settings ?? record?.settings ?? null;
-  useAddress(record, settings, also, arrived && (live === null || live.settled));
+/** The rig in hand, as the Bench and the rooms that look at it more closely turn it; `also` goes into their address. */
+export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
+  const { inHand, setDraft, choose, show } = useInHand(workspace);
+  const arrived = useArrival({ workspace, choose, show, tell });
+  const record = inHand?.record ?? null;
+  const settings = inHand?.settings ?? null;
+  useAddress(record, settings, also, arrived && (inHand?.settled ?? true));
 
   const rig = useMemo(
     () => (record && settings ? resolveRig(workspace, { ...record, settings }) : null),
@@ -182,70 +193,66 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
   );
   const report = useMemo(() => (rig && !isMissing(rig) ? evaluate(rig) : null), [rig]);
 
-  const given = live?.given ?? record?.settings ?? null;
-  const now = useLatest({ workspace, record, settings, given, linked: live?.linked ?? null });
+  const now = useLatest({ workspace, inHand });
 
   const actions = useMemo<BenchActions>(() => {
     /** The rig as a change finds it; what a link set becomes a step of its own first, to be come back to. */
-    const found = (): RigRecord | null => {
-      const { record: on, given: last, linked } = now.current;
-      if (!on || !last) return on;
-      const seen = { ...on, settings: last };
+    const found = ({ record: on, given, linked }: Draft): RigRecord => {
+      const seen = { ...on, settings: given };
       if (!linked) return seen;
       const set = { ...on, settings: linked };
       save('Set as the link says', [edited('rigs', seen, set)], tell);
       return set;
     };
-    const turnTo = (change: Partial<RigSettings>, settled: boolean): RigRecord | null => {
-      const { workspace: kit, record: on, settings: set, given: last, linked } = now.current;
-      if (!on || !set || !last) return null;
-      const next = fitted(kit, on, { ...set, ...change });
-      setDraft({
-        record: on,
-        settings: next,
-        given: settled ? next : last,
-        settled,
-        linked: settled ? null : linked,
-      });
-      return { ...on, settings: next };
+    const turnTo = (on: Draft, change: Partial<RigSettings>, settled: boolean): RigRecord => {
+      const settings = fitted(now.current.workspace, on.record, { ...on.settings, ...change });
+      setDraft(
+        settled
+          ? { ...on, settings, given: settings, settled, linked: null }
+          : { ...on, settings, settled },
+      );
+      return { ...on.record, settings };
     };
     const changeWith = (label: string, changes: Partial<RigRecord>, gear: NewGear = {}) => {
-      const { workspace: kit, settings: set } = now.current;
-      const on = found();
-      if (!on || !set) return;
-      const next = { ...on, settings: set, ...changes };
+      const { workspace: kit, inHand: on } = now.current;
+      if (!on) return;
+      const seen = found(on);
+      const next = { ...seen, settings: on.settings, ...changes };
       const settings = fitted(withGear(kit, gear), next, next.settings);
       const { lensId, bodyId, partIds } = changes;
       chosenLately([lensId, bodyId, ...(partIds ?? [])].filter((id) => id !== undefined));
-      save(label, [...writesOf(gear), edited('rigs', on, { ...next, settings })], tell);
+      save(label, [...writesOf(gear), edited('rigs', seen, { ...next, settings })], tell);
     };
     return {
       choose,
       change: changeWith,
       apply: ({ words, change: { settings, modeId, partIds, newPart } }) => {
-        const { settings: set } = now.current;
-        if (!set) return;
+        const { inHand: on } = now.current;
+        if (!on) return;
         const changes = {
           ...(modeId ? { modeId } : {}),
           ...(partIds ? { partIds } : {}),
-          settings: { ...set, ...settings },
+          settings: { ...on.settings, ...settings },
         };
         changeWith(words, changes, newPart ? { parts: [newPart] } : {});
       },
       learn: (lens, known) => save('Say what the lens does', [learned(lens, known)], tell),
-      turn: (change) => void turnTo(change, false),
+      turn: (change) => {
+        const { inHand: on } = now.current;
+        if (on) turnTo(on, change, false);
+      },
       settle: (label, change) => {
-        const seen = found();
-        const next = turnTo(change, true);
-        const key = `${next?.id ?? ''}:${Object.keys(change).join()}`;
-        if (!seen || !next) return;
+        const { inHand: on } = now.current;
+        if (!on) return;
+        const seen = found(on);
+        const next = turnTo(on, change, true);
         save(label, [edited('rigs', seen, next)], tell, {
-          mergeKey: key,
+          mergeKey: `${next.id}:${Object.keys(change).join()}`,
           takeBack: () => setDraft(null),
         });
       },
     };
-  }, [choose, now, tell]);
+  }, [choose, now, setDraft, tell]);
 
   return { record, settings, rig, report, actions };
 }
