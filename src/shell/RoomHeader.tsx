@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { useSteps } from '@/store/useWorkspace';
+import type { OwnSteps } from '@/ui/useHistory';
 import { IconButton } from '@/ui/controls/Buttons';
 import { MenuButton, type MenuAction } from '@/ui/controls/MenuButton';
 import { PHONE } from '@/ui/theme/type';
@@ -204,6 +205,8 @@ function RoomsNav({ room, visit }: { room: RoomId; visit: CommonKeys['visit'] })
 interface RoomHeaderProps {
   room: RoomId;
   keys: CommonKeys;
+  /** Steps of the room itself; those of the workspace come after them. */
+  steps?: OwnSteps;
   fileActions: readonly MenuAction[];
   children?: React.ReactNode;
 }
@@ -211,7 +214,11 @@ interface RoomHeaderProps {
 /** The bar above every room. It stands still while rings are turned. */
 export const RoomHeader = memo(function RoomHeader(props: RoomHeaderProps) {
   const { room, keys, fileActions, children } = props;
-  const steps = useSteps();
+  const stored = useSteps();
+  const steps = {
+    undo: props.steps?.undo ?? stored.undo,
+    redo: props.steps?.redo ?? stored.redo,
+  };
   const [theme] = useTheme();
   const otherTheme = theme === 'dark' ? 'Daylight theme' : 'Dark theme';
   const onPhone: readonly MenuAction[] = [

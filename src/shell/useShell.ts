@@ -10,6 +10,7 @@ import { setJudgement } from '@/store/judgement';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 import type { NoticeText } from '@/ui/controls/Notice';
 import { useTheme } from '@/ui/theme/useTheme';
+import type { OwnSteps } from '@/ui/useHistory';
 import { useRoomKeys, type CommonKeys, type KeyMap } from './keys';
 import { guarded, stored, type Tell } from './tell';
 import { useFiles } from './useFiles';
@@ -94,6 +95,20 @@ export function useShell(workspace: Workspace): Shell {
     [files.actions],
   );
   return { tell, notice, keys, judge, files, fileActions, dialog, openDialog };
+}
+
+/** The same, what can be taken back of the room itself first. */
+export function useStepping(shell: Shell, steps: OwnSteps): Shell {
+  const { keys } = shell;
+  const own = useMemo<CommonKeys>(
+    () => ({
+      ...keys,
+      undo: steps.undo === null ? keys.undo : steps.takeBack,
+      redo: steps.redo === null ? keys.redo : steps.doAgain,
+    }),
+    [keys, steps],
+  );
+  return { ...shell, keys: own };
 }
 
 /** The same, listening to the room's own keys as well. */

@@ -59,6 +59,52 @@ describe('pictures of one scene', () => {
     expect(Number.parseFloat(await stands(1))).toBe(one);
   });
 
+  it('what was moved is taken back, hold by hold, and done again', async () => {
+    await page.open('/framing?rig=miller-portrait');
+    await expectMoved('Step back 0.90 m');
+    const pressed = async (slider: string, key: string) => {
+      await page.driver.executeScript(
+        'arguments[0].focus()',
+        await page.find(`[role="slider"][aria-label^="${slider}"]`),
+      );
+      await page.keys(key);
+    };
+    await page.driver
+      .actions({ async: true })
+      .move({ origin: await camera(1) })
+      .press()
+      .move({ origin: Origin.POINTER, x: -30, duration: 40 })
+      .move({ origin: Origin.POINTER, x: -30, duration: 40 })
+      .release()
+      .perform();
+    await page.expectSoon(
+      () => stands(1),
+      (w) => Number.parseFloat(w) > 2,
+      'it did not move',
+    );
+    const there = await stands(1);
+    await pressed('The lamps', Key.ARROW_RIGHT);
+    await page.press('Undo: Move the lamps');
+    expect(await stands(1)).toBe(there);
+    await page.control('z');
+    await page.expectSoon(
+      () => stands(1),
+      (w) => w === '1.80 m from the miller',
+      'the camera stayed',
+    );
+    await page.press('Redo: Move a camera');
+    await page.expectSoon(
+      () => stands(1),
+      (w) => w === there,
+      'it was not done again',
+    );
+    await page.press('Undo: Move a camera');
+    await page.find(
+      'button[aria-label^="Undo: "]:not([aria-label^="Undo: Move"]), button[aria-label="Nothing to undo"]',
+    );
+    await page.expectQuiet();
+  });
+
   it('the lamps are moved by the arrow keys, and their discs follow', async () => {
     await page.open('/framing?rig=miller-portrait');
     await expectMoved('Step back 0.90 m');

@@ -4,8 +4,9 @@ import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
-import { useShell } from '@/shell/useShell';
+import { useShell, useStepping } from '@/shell/useShell';
 import { OpenFraming } from './OpenFraming';
+import { useFraming } from './useFraming';
 
 const SHORTCUTS = [
   { keys: 'arrows', does: 'move the camera, person or lamps in hand on the plan' },
@@ -14,12 +15,18 @@ const SHORTCUTS = [
 ];
 
 function FramingOf({ workspace }: { workspace: Workspace }) {
-  const shell = useShell(workspace);
+  const framing = useFraming(workspace);
+  const shell = useStepping(useShell(workspace), framing.steps);
   return (
     <>
-      <RoomHeader room="framing" keys={shell.keys} fileActions={shell.fileActions} />
+      <RoomHeader
+        room="framing"
+        keys={shell.keys}
+        steps={framing.steps}
+        fileActions={shell.fileActions}
+      />
       {workspace.rigs.length > 0 ? (
-        <OpenFraming workspace={workspace} shell={shell} />
+        <OpenFraming workspace={workspace} shell={shell} framing={framing} />
       ) : (
         <EmptyRoom
           shell={shell}

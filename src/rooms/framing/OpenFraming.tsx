@@ -14,7 +14,7 @@ import { FramingPanel } from './FramingPanel';
 import { Pictures } from './Pictures';
 import { Plan } from './Plan';
 import { pngOfPictures } from './pngOfPictures';
-import { useFraming } from './useFraming';
+import type { Framing } from './useFraming';
 
 const Left = styled(RoomLarge)`
   display: flex;
@@ -25,11 +25,11 @@ const Left = styled(RoomLarge)`
 interface OpenFramingProps {
   workspace: Workspace;
   shell: Shell;
+  framing: Framing;
 }
 
 /** The scene through each rig, the plan that moves it, and what that does. */
-export function OpenFraming({ workspace, shell }: OpenFramingProps) {
-  const framing = useFraming(workspace);
+export function OpenFraming({ workspace, shell, framing }: OpenFramingProps) {
   const [theme] = useTheme();
   const { framed, scene, view, keepsSize, actions } = framing;
   const nextView = () => {

@@ -148,12 +148,14 @@ interface HandleProps {
   sign: 1 | -1;
   words: string;
   onMove: (m: number) => void;
+  onRest: () => void;
   children: React.ReactNode;
 }
 
 /** Something on the plan that can be moved; told in cm. */
-function Handle({ sheet, label, at, range, along, sign, words, onMove, children }: HandleProps) {
-  const hand = usePlanDrag({ metresPerPx: 1 / sheet.pxPerM, at, along, sign, onMove });
+function Handle({ sheet, label, range, words, children, ...moved }: HandleProps) {
+  const { at, along } = moved;
+  const hand = usePlanDrag({ metresPerPx: 1 / sheet.pxPerM, ...moved });
   const [least, most] = range;
   return (
     <g
@@ -176,10 +178,10 @@ interface CameraProps {
   framed: Framed;
   index: number;
   sheet: Sheet;
-  onMove: Framing['actions']['move'];
+  actions: Framing['actions'];
 }
 
-function Camera({ framed, index, sheet, onMove }: CameraProps) {
+function Camera({ framed, index, sheet, actions }: CameraProps) {
   const { shot, rig, words } = framed;
   const x = sheet.x0 - shot.distanceM * sheet.pxPerM;
   return (
@@ -191,7 +193,8 @@ function Camera({ framed, index, sheet, onMove }: CameraProps) {
       along="x"
       sign={-1}
       words={`${metres(shot.distanceM)} from the miller`}
-      onMove={(m) => onMove(framed.at, m)}
+      onMove={(m) => actions.move(framed.at, m)}
+      onRest={actions.rest}
     >
       <rect x={x - 26} y={sheet.y0 - 20} width="36" height="40" fill="transparent" />
       <rect
@@ -230,7 +233,8 @@ function People({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
         along="y"
         sign={1}
         words={`${metres(Math.abs(scene.besideM))} to the ${scene.besideM < 0 ? 'left' : 'right'} of the miller`}
-        onMove={(besideM) => actions.moveScene({ besideM })}
+        onMove={(besideM) => actions.moveScene('Move the second person', { besideM })}
+        onRest={actions.rest}
       >
         <ellipse cx={sheet.x0} cy={y} rx={w + 8} ry={h + 6} fill="transparent" />
         <ellipse
@@ -260,7 +264,8 @@ function Lamps({ framing, sheet }: { framing: Framing; sheet: Sheet }) {
       along="x"
       sign={1}
       words={`${metres(scene.lampsM)} behind the miller`}
-      onMove={(lampsM) => actions.moveScene({ lampsM })}
+      onMove={(lampsM) => actions.moveScene('Move the lamps', { lampsM })}
+      onRest={actions.rest}
     >
       <rect
         className="hold"
@@ -342,7 +347,7 @@ export function Plan({ framing }: { framing: Framing }) {
           <Lamps framing={framing} sheet={sheet} />
           <People framing={framing} sheet={sheet} />
           {framing.framed.map((f, i) => (
-            <Camera key={f.at} framed={f} index={i} sheet={sheet} onMove={framing.actions.move} />
+            <Camera key={f.at} framed={f} index={i} sheet={sheet} actions={framing.actions} />
           ))}
         </svg>
       </Drawing>

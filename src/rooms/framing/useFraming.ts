@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import {
   framingQuery,
   readFramingQuery,
@@ -13,6 +13,7 @@ import { SCENE_RANGE, USUAL_SCENE, type Scene } from '@/core/framing/scene';
 import { equalSizeM, FARTHEST_M, shotAt, type Shot } from '@/core/framing/shot';
 import {
   MOST_TAKES,
+  PRESETS,
   presetFor,
   rigOfTake,
   takeWords,
@@ -20,6 +21,7 @@ import {
   type Take,
 } from '@/core/framing/takes';
 import { lastRig } from '@/store/lastRig';
+import { useHistory, type OwnSteps } from '@/ui/useHistory';
 import { useLatest } from '@/ui/useLatest';
 
 export interface Framed {
@@ -44,7 +46,10 @@ interface State {
 export interface FramingActions {
   /** Moves the camera of a place, m from the miller; those that keep his size go along. */
   move: (place: number, distanceM: number) => void;
-  moveScene: (change: Partial<Scene>) => void;
+  /** Moves what stands in the scene, as a step called so. */
+  moveScene: (label: string, change: Partial<Scene>) => void;
+  /** What was moved is let go of: the next move is another step. */
+  rest: () => void;
   keepSize: (on: boolean) => void;
   show: (view: FramingView) => void;
   /** Puts a usual question; false where no rig of the workspace can be asked it. */
@@ -63,6 +68,8 @@ export interface Framing {
   lost: number;
   /** The same from frame to frame. */
   actions: FramingActions;
+  /** What was moved and asked, to be taken back. */
+  steps: OwnSteps;
 }
 
 /** Where nobody said otherwise people stand, m. */
@@ -170,28 +177,35 @@ const movedScene = (scene: Scene, change: Partial<Scene>): Scene => {
 
 /** The rigs before the scene, and what moves them. The address follows. */
 export function useFraming(workspace: Workspace): Framing {
-  const [state, setState] = useState(() => begun(workspace));
+  const [state, stepping, steps] = useHistory(() => begun(workspace));
   const { framed, lost } = useMemo(() => framedOf(workspace, state), [workspace, state]);
   const { takes, scene, keepsSize, view } = state;
   const distances = standing(takes, framed);
   useAddress(state, distances);
   const now = useLatest({ workspace, framed, takes, distances });
   const actions = useMemo((): FramingActions => {
-    const put = (change: Partial<State>) => setState((last) => ({ ...last, ...change }));
+    const { step, turn, rest, show } = stepping;
+    const put = (label: string, change: Partial<State>) =>
+      step(label, (last) => ({ ...last, ...change }));
     return {
       move: (place, distanceM) =>
-        setState((last) => moved(last, now.current.framed, place, distanceM)),
-      moveScene: (change) =>
-        setState((last) => ({ ...last, scene: movedScene(last.scene, change) })),
-      keepSize: (on) => put({ keepsSize: on, distancesM: now.current.distances }),
-      show: (next) => put({ view: next }),
+        turn('Move a camera', (last) => moved(last, now.current.framed, place, distanceM)),
+      moveScene: (label, change) =>
+        turn(label, (last) => ({ ...last, scene: movedScene(last.scene, change) })),
+      rest,
+      keepSize: (on) =>
+        put(on ? 'Keep the miller as large' : 'Let each stand alone', {
+          keepsSize: on,
+          distancesM: now.current.distances,
+        }),
+      show: (next) => show((last) => ({ ...last, view: next })),
       start: (preset) => {
         const inHand = now.current.framed[0]?.take.rigId ?? lastRig();
         const setting = presetFor(preset, now.current.workspace, inHand);
         if (!setting) return false;
         const [first] = setting.takes;
         const from = first ? usualDistance(now.current.workspace, first) : USUAL_M;
-        put({
+        put(`Start from “${PRESETS[preset]}”`, {
           takes: setting.takes,
           distancesM: setting.takes.map(() => from),
           keepsSize: setting.keepsSize,
@@ -199,21 +213,24 @@ export function useFraming(workspace: Workspace): Framing {
         return true;
       },
       swap: (place, rigId) =>
-        put({
+        put('Swap a rig', {
           takes: now.current.takes.with(place, { rigId }),
           distancesM: now.current.distances,
         }),
       add: (rigId) => {
         const { takes: last, distances: at } = now.current;
         if (last.length < MOST_TAKES)
-          put({ takes: [...last, { rigId }], distancesM: [...at, at[0] ?? USUAL_M] });
+          put('Add a rig', {
+            takes: [...last, { rigId }],
+            distancesM: [...at, at[0] ?? USUAL_M],
+          });
       },
       remove: (place) =>
-        put({
+        put('Take a picture away', {
           takes: now.current.takes.toSpliced(place, 1),
           distancesM: now.current.distances.toSpliced(place, 1),
         }),
     };
-  }, [now]);
-  return { framed, scene, keepsSize, view, lost, actions };
+  }, [now, stepping]);
+  return { framed, scene, keepsSize, view, lost, actions, steps };
 }

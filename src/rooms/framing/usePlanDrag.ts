@@ -11,6 +11,8 @@ interface PlanDrag {
   /** Whether it grows to the right or down (1), or the other way (−1). */
   sign: 1 | -1;
   onMove: (value: number) => void;
+  /** It was let go of. */
+  onRest: () => void;
 }
 
 /** A step of the arrow keys, m; with Shift ten of them. */
@@ -18,7 +20,7 @@ const STEP_M = 0.05;
 const LARGE = 10;
 
 /** Something on the plan that is moved by hand, finger or arrow keys. */
-export function usePlanDrag({ metresPerPx, at, along, sign, onMove }: PlanDrag) {
+export function usePlanDrag({ metresPerPx, at, along, sign, onMove, onRest }: PlanDrag) {
   const held = useRef<{ from: number; at: number } | null>(null);
   const placeOf = (event: React.PointerEvent) => (along === 'x' ? event.clientX : event.clientY);
   const [more, less] = along === 'x' ? ['ArrowRight', 'ArrowLeft'] : ['ArrowDown', 'ArrowUp'];
@@ -31,9 +33,11 @@ export function usePlanDrag({ metresPerPx, at, along, sign, onMove }: PlanDrag) 
       const hold = held.current;
       if (hold) onMove(hold.at + sign * (placeOf(event) - hold.from) * metresPerPx);
     },
-    onPointerUp: () => {
+    onLostPointerCapture: () => {
       held.current = null;
+      onRest();
     },
+    onKeyUp: onRest,
     onKeyDown: (event: React.KeyboardEvent) => {
       const direction = event.key === more ? 1 : event.key === less ? -1 : 0;
       if (direction === 0) return;
