@@ -168,6 +168,22 @@ describe('rows', () => {
     await page.expectQuiet();
   });
 
+  it('other modes of the same gear stand behind its first row until they are asked for', async () => {
+    await page.open('/choose?job=sluice-wide');
+    await firstRow(/reducer ×0\.71.*4K 16:9.*2 more modes$/);
+    const reduced = async () =>
+      (await rows()).filter((r) => /18–35\/1\.8 .*reducer ×0\.71.*Tolvane C26/.test(r));
+    expect(await reduced()).toHaveLength(1);
+    await page.press('2 more modes');
+    await page.expectSoon(reduced, (r) => r.length === 3, 'the other modes did not come');
+    expect((await rows())[1]).toMatch(/^Full width 6K, 25 fps Wendmere 18–35\/1\.8 · reducer/);
+    await page.press('this mode alone');
+    await page.expectSoon(reduced, (r) => r.length === 1, 'the other modes stayed');
+    // Sought by its own name it stands by itself.
+    await (await field('Search the rows')).sendKeys('6k reducer');
+    await firstRow(/Full width 6K(?!.*more mode)/);
+  });
+
   it('gear is left out, and taken in again', async () => {
     await page.open('/choose?job=sluice-wide');
     await firstRow(/18–35/);

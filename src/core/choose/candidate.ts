@@ -87,6 +87,10 @@ export const passes = ({ fails }: Pick<Candidate, 'fails'>): boolean => fails.le
 export const awayOf = ({ fails }: Pick<Candidate, 'fails'>): number =>
   fails.reduce((sum, f) => sum + f.away, 0);
 
+/** Names what is carried of it, however it records. */
+export const carriedKey = ({ bodyId, lensId, partIds }: Candidate): string =>
+  [bodyId, lensId, ...partIds].join('|');
+
 /** Names a combination. */
 export const candidateKey = (c: Candidate): string =>
   [c.bodyId, c.modeId, c.lensId, ...c.partIds, c.cropId ?? '', String(c.digitalZoom)].join('|');

@@ -3,14 +3,14 @@ import { MoreVertical, Star } from 'lucide-react';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { rigOf } from '@/core/choose/asRig';
-import { passes, type Candidate } from '@/core/choose/candidate';
+import { carriedKey, passes, type Candidate } from '@/core/choose/candidate';
 import { lightFigure, lightWords, reasonOf, wayOutOf } from '@/core/choose/words';
 import type { Job } from '@/core/kit/records/job';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { fullName } from '@/core/kit/records/body';
 import { evaluate } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
-import { fixed } from '@/core/words/figures';
+import { counted, fixed } from '@/core/words/figures';
 import { riskWords } from '@/core/words/risk';
 import { MenuButton } from '@/ui/controls/MenuButton';
 import { engraved, oneLine, PHONE } from '@/ui/theme/type';
@@ -27,6 +27,9 @@ const Line = styled.div`
   gap: 0 12px;
   padding: 5px 0;
   border-bottom: 1px solid var(--line);
+  &[data-behind='true'] {
+    box-shadow: inset 2px 0 var(--line);
+  }
   &[data-chosen='true'] {
     background: var(--raised);
     box-shadow: inset 2px 0 var(--amber);
@@ -110,6 +113,15 @@ const Reason = styled.p`
   }
 `;
 
+const Fold = styled.button`
+  margin: -4px 0;
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  color: var(--amber);
+  cursor: pointer;
+`;
+
 const StarButton = styled.button`
   display: grid;
   place-items: center;
@@ -133,6 +145,11 @@ const priced = (price: number | null): string => (price === null ? '?' : fixed(p
 
 interface CandidateRowProps {
   candidate: Candidate;
+  /** Other modes of the same gear that stand behind this row, and whether they are shown. */
+  behind: number;
+  areShown: boolean;
+  /** Whether it is one of those. */
+  isBehind: boolean;
   job: Job;
   workspace: Workspace;
   nameOf: Namer;
@@ -141,6 +158,8 @@ interface CandidateRowProps {
   onShortlist: (candidate: Candidate) => void;
   onOpen: (candidate: Candidate) => void;
   onLeaveOut: (id: string, name: string) => void;
+  /** Shows those behind, or puts them back, by the key of the gear. */
+  onFold: (key: string) => void;
 }
 
 interface LeaveOutProps {
@@ -168,19 +187,21 @@ function LeaveOut({ rig, onLeaveOut }: LeaveOutProps) {
 /** One combination: its frame, its name, the views it serves, what it is like, and why. */
 export const CandidateRow = memo(function CandidateRow(props: CandidateRowProps) {
   const { candidate, job, workspace, nameOf, isShortlisted, isChosen } = props;
-  const { onShortlist, onOpen, onLeaveOut } = props;
+  const { behind, areShown, isBehind, onShortlist, onOpen, onLeaveOut, onFold } = props;
   const rig = rigOf(candidate, job, workspace);
   const named = nameOf(candidate);
   const report = rig && passes(candidate) ? evaluate(rig) : null;
   const wayOut = passes(candidate) ? null : wayOutOf(candidate);
   const { massG, price } = candidate;
+  const { lens, train, body, mode } = named;
+  // Of what stands behind its gear's first row the mode alone is new.
+  const [title, ...more] = isBehind ? [mode, lens, train, body] : [lens, train, body, mode];
   return (
-    <Line data-chosen={isChosen}>
+    <Line data-chosen={isChosen} data-behind={isBehind}>
       {rig ? <MiniFrame rig={rig} /> : <span />}
       <Name type="button" onClick={() => onOpen(candidate)} title={wholeName(named)}>
         <Spoken>Open on the Bench: </Spoken>
-        <strong>{named.lens}</strong>{' '}
-        <span>{[named.train, named.body, named.mode].filter(Boolean).join(' · ')}</span>
+        <strong>{title}</strong> <span>{more.filter(Boolean).join(' · ')}</span>
       </Name>
       <div data-part="scale">
         <ViewScale views={candidate.views} job={job} />
@@ -209,6 +230,16 @@ export const CandidateRow = memo(function CandidateRow(props: CandidateRowProps)
         {reasonOf(candidate, job)}
         {report && ` Risk ${riskWords(report.verdict.risk)}, ${report.halo.evidence.kind}.`}
         {wayOut && <em> To mend it: {wayOut}.</em>}
+        {behind > 0 && ' '}
+        {behind > 0 && (
+          <Fold
+            type="button"
+            aria-expanded={areShown}
+            onClick={() => onFold(carriedKey(candidate))}
+          >
+            {areShown ? 'this mode alone' : counted(behind, 'more mode')}
+          </Fold>
+        )}
       </Reason>
     </Line>
   );

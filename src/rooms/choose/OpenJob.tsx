@@ -137,6 +137,7 @@ export function OpenJob(props: OpenJobProps) {
             onShortlist={onShortlist}
             onOpen={onOpen}
             onLeaveOut={onLeaveOut}
+            onFold={list.fold}
           />
         ) : (
           <NoRows search={search} list={list} />

@@ -71,12 +71,13 @@ interface RowsProps {
   onShortlist: (candidate: Candidate) => void;
   onOpen: (candidate: Candidate) => void;
   onLeaveOut: (id: string, name: string) => void;
+  onFold: (key: string) => void;
 }
 
 /** The rows, of which only those in sight are drawn. */
 export function Rows(props: RowsProps) {
   const { label, items, job, workspace, nameOf, shortlist, chosen } = props;
-  const { onShortlist, onOpen, onLeaveOut } = props;
+  const { onShortlist, onOpen, onLeaveOut, onFold } = props;
   const scroller = useRef<HTMLDivElement>(null);
   const lines = useVirtualizer<HTMLDivElement, HTMLDivElement>({
     count: items.length,
@@ -128,6 +129,9 @@ export function Rows(props: RowsProps) {
                 ) : (
                   <CandidateRow
                     candidate={item.candidate}
+                    behind={item.behind?.count ?? 0}
+                    areShown={item.behind?.areShown ?? false}
+                    isBehind={item.isBehind}
                     job={job}
                     workspace={workspace}
                     nameOf={nameOf}
@@ -136,6 +140,7 @@ export function Rows(props: RowsProps) {
                     onShortlist={onShortlist}
                     onOpen={onOpen}
                     onLeaveOut={onLeaveOut}
+                    onFold={onFold}
                   />
                 )}
               </div>

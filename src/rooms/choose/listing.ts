@@ -1,5 +1,5 @@
 /** How the rows are sorted, filtered and grouped. */
-import { candidateKey, type Candidate } from '@/core/choose/candidate';
+import { candidateKey, carriedKey, type Candidate } from '@/core/choose/candidate';
 import { wholeName, type Namer } from './names';
 
 export const SORTS = ['best first', 'widest view', 'most light', 'lightest', 'cheapest'] as const;
@@ -24,14 +24,45 @@ const FIGURES: Readonly<Record<Sort, ((c: Candidate) => number) | null>> = {
   cheapest: (c) => last(c.price),
 };
 
-export type Item =
-  { kind: 'heading'; id: string; words: string } | { kind: 'row'; candidate: Candidate };
+/** Other ways the same gear records, which stand behind its first row. */
+export interface Behind {
+  /** Names the gear. */
+  key: string;
+  count: number;
+  areShown: boolean;
+}
 
-/** The rows as they stand, headings between them where they are grouped. */
+export type Item =
+  | { kind: 'heading'; id: string; words: string }
+  | { kind: 'row'; candidate: Candidate; behind: Behind | null; isBehind: boolean };
+
+/** One row for the same gear, those of its other modes behind it: they differ in little that is carried or seen. */
+function folded(candidates: readonly Candidate[], unfolded: ReadonlySet<string>): Item[] {
+  const gear = new Map<string, Candidate[]>();
+  for (const c of candidates) {
+    const key = carriedKey(c);
+    const known = gear.get(key);
+    if (known) known.push(c);
+    else gear.set(key, [c]);
+  }
+  return [...gear].flatMap(([key, [first, ...others]]) => {
+    if (!first) return [];
+    const areShown = unfolded.has(key);
+    const behind = others.length > 0 ? { key, count: others.length, areShown } : null;
+    const shown = areShown ? others : [];
+    return [
+      { kind: 'row', candidate: first, behind, isBehind: false },
+      ...shown.map((candidate): Item => ({ kind: 'row', candidate, behind: null, isBehind: true })),
+    ];
+  });
+}
+
+/** The rows as they stand, the same gear in one, headings between them where they are grouped. */
 export function listed(
   candidates: readonly Candidate[],
   { sort, grouping, sought, only }: Listing,
   nameOf: Namer,
+  unfolded: ReadonlySet<string>,
 ): Item[] {
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   const passing = candidates.filter((c) => {
@@ -42,8 +73,7 @@ export function listed(
   });
   const figure = FIGURES[sort];
   const sorted = figure ? passing.toSorted((a, b) => figure(a) - figure(b)) : passing;
-  const row = (candidate: Candidate): Item => ({ kind: 'row', candidate });
-  if (grouping === 'not grouped') return sorted.map(row);
+  if (grouping === 'not grouped') return folded(sorted, unfolded);
   const keyOf = (c: Candidate) => (grouping === 'by lens' ? c.lensId : c.bodyId);
   const groups = new Map<string, Candidate[]>();
   for (const c of sorted) groups.set(keyOf(c), [...(groups.get(keyOf(c)) ?? []), c]);
@@ -53,7 +83,7 @@ export function listed(
     const name = grouping === 'by lens' ? named?.lens : named?.body;
     return [
       { kind: 'heading', id, words: `${name ?? id}, ${members.length}` },
-      ...members.map(row),
+      ...folded(members, unfolded),
     ];
   });
 }

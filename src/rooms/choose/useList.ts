@@ -14,6 +14,8 @@ export interface ListInHand {
   showsNear: boolean;
   turnNear: () => void;
   items: readonly Item[];
+  /** Shows the other modes of some gear, by its key, or puts them behind its first row again. */
+  fold: (key: string) => void;
   /** The row in hand, by key. */
   chosen: string | null;
   /** Shows one alone. */
@@ -48,8 +50,21 @@ export function useList({ passing, near }: Kept, nameOf: Namer): ListInHand {
     },
     [set],
   );
+  const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
+  const fold = useCallback(
+    (key: string) =>
+      setUnfolded((open) => {
+        const next = new Set(open);
+        if (!next.delete(key)) next.add(key);
+        return next;
+      }),
+    [],
+  );
   const shown = showsNear ? near : passing;
-  const items = useMemo(() => listed(shown, listing, nameOf), [shown, listing, nameOf]);
+  const items = useMemo(
+    () => listed(shown, listing, nameOf, unfolded),
+    [shown, listing, nameOf, unfolded],
+  );
   return {
     listing,
     set,
@@ -59,6 +74,7 @@ export function useList({ passing, near }: Kept, nameOf: Namer): ListInHand {
       set({ only: null });
     },
     items,
+    fold,
     chosen,
     show,
     showOnly,
