@@ -19,6 +19,7 @@ import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { Chips } from '@/ui/controls/Chips';
 import { Fold } from '@/ui/controls/Fold';
 import { RoomColumns, RoomLarge, RoomSide, SideNote } from '@/ui/controls/roomLayout';
+import { PHONE } from '@/ui/theme/type';
 import { today } from '@/ui/today';
 import type { CorrectionDoor } from '@/workers/correction.worker';
 import type { Door } from '@/workers/door';
@@ -46,7 +47,33 @@ const SUBJECTS = [
 /** More characters are not listed. */
 const MOST_MISSING = 12;
 
+/* What it is made of stands over the side; on a phone over the paper, which is long. */
+const Columns = styled(RoomColumns)`
+  grid-template-rows: auto minmax(0, 1fr);
+  > :nth-child(1) {
+    grid-area: 1 / 2;
+  }
+  > :nth-child(2) {
+    grid-area: 1 / 1 / 3 / 2;
+  }
+  > :nth-child(3) {
+    grid-area: 2 / 2;
+    padding-top: 0;
+  }
+`;
+
+const Head = styled.div`
+  padding: 14px 16px 0;
+  border-left: 1px solid var(--line);
+  @media ${PHONE} {
+    padding: 10px 10px 0;
+    border: 0;
+  }
+`;
+
 const Part = styled.div`
+  display: grid;
+  gap: 8px;
   margin-top: 14px;
 `;
 
@@ -95,13 +122,13 @@ function useCardPaper({ workspace, record, rig, view, shell }: OpenCardProps) {
 
 type CardPaper = ReturnType<typeof useCardPaper>;
 
-/** Paper, printer, and where the code leads. */
-function PaperActs({
+/** How large the paper is, and where its code leads. */
+function PaperSide({
   made,
   view,
   onView,
 }: Pick<OpenCardProps, 'view' | 'onView'> & { made: CardPaper }) {
-  const { paper, address, setAddress, busy, savePdf } = made;
+  const { paper, address, setAddress } = made;
   const { withoutCode = [], paper: pages } = paper.laid ?? {};
   const missing = pages?.missing ?? [];
   return (
@@ -112,12 +139,6 @@ function PaperActs({
         chosen={view.size}
         onChoose={(id) => onView({ ...view, size: PAPER_SIZES.find((s) => s === id) ?? view.size })}
       />
-      <Acts>
-        <MainButton isDisabled={busy} onPress={savePdf}>
-          Save as PDF
-        </MainButton>
-        <LineButton onPress={() => window.print()}>Print</LineButton>
-      </Acts>
       {missing.length > 0 && (
         <SideNote role="status">
           {counted(missing.length, 'character')} no font of the paper has:{' '}
@@ -162,7 +183,7 @@ export function OpenCard(props: OpenCardProps) {
   const door = useDoor(openCorrection);
   const lift = useLift(rig, door, shell.tell);
   const made = useCardPaper(props);
-  const { day, rigs, paper, savePdf, fileName } = made;
+  const { day, rigs, paper, busy, savePdf, fileName } = made;
   const onDay = (dayId: string | null) => onView({ ...view, dayId });
   const doings = useDay(workspace.days, day, shell.tell, onDay);
   const choose = (subject: string) => {
@@ -180,13 +201,22 @@ export function OpenCard(props: OpenCardProps) {
   });
   const subject = isLifting ? 'lift' : day ? 'day' : 'rig';
   return (
-    <RoomColumns>
+    <Columns>
+      <Head>
+        <Chips label="Made of" chips={SUBJECTS} chosen={subject} onChoose={choose} />
+        {!isLifting && (
+          <Acts>
+            <MainButton isDisabled={busy} onPress={savePdf}>
+              Save as PDF
+            </MainButton>
+            <LineButton onPress={() => window.print()}>Print</LineButton>
+          </Acts>
+        )}
+      </Head>
       <RoomLarge aria-label={isLifting ? 'Picture' : 'Paper'} tabIndex={0}>
         {isLifting ? <LiftView lift={lift} /> : <PaperView paper={paper} size={view.size} />}
       </RoomLarge>
       <RoomSide aria-label="What goes to the shoot" tabIndex={0}>
-        <Chips label="Made of" chips={SUBJECTS} chosen={subject} onChoose={choose} />
-        <Part />
         {isLifting && <LiftSide rig={rig} lift={lift} />}
         {!isLifting && day && (
           <DaySide
@@ -198,11 +228,11 @@ export function OpenCard(props: OpenCardProps) {
             rigId={record.id}
           />
         )}
-        {!isLifting && <PaperActs made={made} view={view} onView={onView} />}
+        {!isLifting && <PaperSide made={made} view={view} onView={onView} />}
         {!isLifting && !day && bench.report && (
           <RigFiles {...props} report={bench.report} fileName={fileName} door={door} />
         )}
       </RoomSide>
-    </RoomColumns>
+    </Columns>
   );
 }
