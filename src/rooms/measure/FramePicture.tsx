@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { FrameMeasure } from '@/core/measure/measureGrid';
 import type { FrameView } from '@/core/measure/frameView';
@@ -34,6 +34,11 @@ function colour(value: number, residual: boolean): [number, number, number] {
     : [base + off * 30, base - off * 60, base - off * 170];
 }
 
+/** The colour of every value there is, as bytes of a picture. */
+const colours = (residual: boolean): readonly Uint8ClampedArray[] =>
+  Array.from({ length: 256 }, (_, v) => Uint8ClampedArray.from([...colour(v, residual), 255]));
+const COLOURS = { light: colours(false), residual: colours(true) };
+
 interface FramePictureProps {
   view: FrameView;
   measure: FrameMeasure;
@@ -41,17 +46,18 @@ interface FramePictureProps {
 }
 
 /** A measured frame with the circle that was found in it, or what the fit leaves of it. */
-export function FramePicture({ view, measure, residual }: FramePictureProps) {
+export const FramePicture = memo(function FramePicture(props: FramePictureProps) {
+  const { view, measure, residual } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const { columns, rows, sensor } = view;
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
     if (!context) return;
     const pixels = context.createImageData(columns, rows);
-    const values = residual ? view.residual : view.light;
-    values.forEach((value, k) => {
-      const [r, g, b] = colour(value, residual);
-      pixels.data.set([r, g, b, 255], k * 4);
+    const shown = residual ? 'residual' : 'light';
+    view[shown].forEach((value, k) => {
+      const bytes = COLOURS[shown][value];
+      if (bytes) pixels.data.set(bytes, k * 4);
     });
     context.putImageData(pixels, 0, 0);
   }, [view, residual, columns, rows]);
@@ -96,4 +102,4 @@ export function FramePicture({ view, measure, residual }: FramePictureProps) {
       </svg>
     </Figure>
   );
-}
+});

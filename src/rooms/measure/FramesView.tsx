@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { useDeferredValue, useEffect } from 'react';
 import styled from 'styled-components';
 import { LineButton } from '@/ui/controls/Buttons';
 import { FirstActs } from '@/ui/controls/EmptyPlace';
@@ -9,7 +10,8 @@ import { FramePicture } from './FramePicture';
 import type { Session } from './session';
 import type { Frames } from './useFrames';
 
-const ProfileChart = dynamic(() => import('./ProfileChart'), {
+const chart = () => import('./ProfileChart');
+const ProfileChart = dynamic(chart, {
   ssr: false,
   loading: () => <div style={{ height: 190 }} />,
 });
@@ -78,6 +80,10 @@ interface FramesViewProps {
 export function FramesView(props: FramesViewProps) {
   const { frames, session, chosen, residual, logged, onChoose, onPractise } = props;
   const answer = chosen?.answer;
+  // Fetched while the first frame is measured; one that cannot be is asked for again when it is to be drawn.
+  useEffect(() => void chart().catch(() => undefined), []);
+  // The curve is the heaviest of it: it follows when nothing else is to be drawn.
+  const curve = useDeferredValue(answer);
   return (
     <>
       {answer?.view ? (
@@ -86,7 +92,7 @@ export function FramesView(props: FramesViewProps) {
         <Invited onPractise={onPractise} />
       )}
       <div>
-        {answer?.view && <ProfileChart view={answer.view} measure={answer.measure} />}
+        {curve?.view && <ProfileChart view={curve.view} measure={curve.measure} />}
         {frames.frames.length > 0 && (
           <FrameList
             frames={frames}

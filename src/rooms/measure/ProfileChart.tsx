@@ -1,5 +1,5 @@
 'use client';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import {
   CartesianGrid,
   Line,
@@ -40,13 +40,8 @@ function marks({ halfLightRadiusMm, stopRadiiMm }: FrameMeasure) {
 }
 
 /** Darkness by radius: medians of the frame, and the model through them. */
-export default function ProfileChart({
-  view,
-  measure,
-}: {
-  view: FrameView;
-  measure: FrameMeasure;
-}) {
+export default memo(function ProfileChart(props: { view: FrameView; measure: FrameMeasure }) {
+  const { view, measure } = props;
   const points = useMemo(
     () =>
       view.profile.map((p) => ({
@@ -119,4 +114,4 @@ export default function ProfileChart({
       </ResponsiveContainer>
     </Place>
   );
-}
+});
