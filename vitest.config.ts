@@ -8,6 +8,7 @@ const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 
 export default defineConfig({
   test: {
+    maxWorkers: '100%',
     projects: [
       {
         resolve: { alias },

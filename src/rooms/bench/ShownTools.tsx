@@ -10,7 +10,7 @@ import type { StageShown } from './useShown';
 const Place = styled.div`
   position: absolute;
   left: 30px;
-  top: 26px;
+  top: 44px;
   display: flex;
   align-items: baseline;
   gap: 4px;
