@@ -63,11 +63,23 @@ interface FrontChartProps {
 
 /** Ends of the scale are whole hundreds, of grams as of money. */
 const ROUND = 100;
+/** Room beyond the ends of the light, as factors. */
+const LIGHT_ENDS = { least: 0.93, most: 1.07 };
+/** A scale of light that is shorter, in T-stop numbers, is told by hundredths. */
+const SHORT_SCALE = 0.5;
+
+function lightDigits(points: readonly Point[]): number {
+  const lights = points.map((p) => p.light);
+  const [low, high] = [Math.min(...lights), Math.max(...lights)];
+  return high * LIGHT_ENDS.most - low * LIGHT_ENDS.least < SHORT_SCALE ? 2 : 1;
+}
 
 /** Light against mass or price: what nothing beats glows, all else is quiet. */
 export default function FrontChart({ passing, front, cost, nameOf, onChoose }: FrontChartProps) {
   const best = new Set(front.map(candidateKey));
   const others = passing.filter((c) => !best.has(candidateKey(c)));
+  const [quiet, glowing] = [pointsOf(others, cost), pointsOf(front, cost)];
+  const digits = lightDigits([...quiet, ...glowing]);
   const choose = (point: unknown) => {
     const { payload } = point as { payload?: Point };
     if (payload) onChoose(payload.candidate);
@@ -100,11 +112,14 @@ export default function FrontChart({ passing, front, cost, nameOf, onChoose }: F
             dataKey="light"
             scale="log"
             reversed
-            domain={[(low: number) => low * 0.93, (high: number) => high * 1.07]}
+            domain={[
+              (low: number) => low * LIGHT_ENDS.least,
+              (high: number) => high * LIGHT_ENDS.most,
+            ]}
             width={34}
             stroke="var(--line)"
             tick={TICK}
-            tickFormatter={(v: number) => `T${fixed(v, 1)}`}
+            tickFormatter={(v: number) => `T${fixed(v, digits)}`}
           />
           <Tooltip
             isAnimationActive={false}
@@ -120,14 +135,14 @@ export default function FrontChart({ passing, front, cost, nameOf, onChoose }: F
             }}
           />
           <Scatter
-            data={pointsOf(others, cost)}
+            data={quiet}
             fill="var(--muted)"
             fillOpacity={0.5}
             isAnimationActive={false}
             onClick={choose}
           />
           <Scatter
-            data={pointsOf(front, cost)}
+            data={glowing}
             fill="var(--amber)"
             stroke="var(--ground)"
             shape="diamond"
