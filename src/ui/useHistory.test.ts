@@ -14,6 +14,11 @@ const all = (history: History<{ at: number }>, acts: readonly HistoryAct<{ at: n
 const anActs = fc.array(fc.tuple(fc.constantFrom<Kind>('step', 'turn', 'rest'), fc.nat(5)), {
   maxLength: 60,
 });
+const after = (told: readonly [Kind, number][]) =>
+  all(
+    begunHistory({ at: 0 }),
+    told.map(([kind, v]) => actOf(kind, v)),
+  );
 const UNDO = { act: 'undo' } as const;
 const REDO = { act: 'redo' } as const;
 
@@ -21,10 +26,7 @@ describe('steps of what is kept in no record', () => {
   it('all taken back are where it began; all done again are where it was', () => {
     fc.assert(
       fc.property(anActs, (told) => {
-        const done = all(
-          begunHistory({ at: 0 }),
-          told.map(([kind, v]) => actOf(kind, v)),
-        );
+        const done = after(told);
         const times = done.past.length;
         const back = all(
           done,
@@ -45,10 +47,7 @@ describe('steps of what is kept in no record', () => {
   it('every step taken back alone changes something', () => {
     fc.assert(
       fc.property(anActs, (told) => {
-        let history = all(
-          begunHistory({ at: 0 }),
-          told.map(([kind, v]) => actOf(kind, v)),
-        );
+        let history = after(told);
         // What is held may come back to where it was taken hold of; a step by itself never does.
         while (history.past.length > 0) {
           const { label } = history.past.at(-1)!;

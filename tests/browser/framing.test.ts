@@ -18,6 +18,23 @@ const moved = async () => (await page.find('[data-testid="moved"]')).getText();
 const expectMoved = (words: string) =>
   page.expectSoon(moved, (now) => now === words, `the headline never was “${words}”`);
 const camera = (n: number) => page.find(`[role="slider"][aria-label^="Camera ${n}"]`);
+/** Takes a camera in hand and moves it so far, px, piece by piece. */
+async function drag(n: number, ...pieces: number[]): Promise<void> {
+  const hand = page.driver
+    .actions({ async: true })
+    .move({ origin: await camera(n) })
+    .press();
+  for (const x of pieces) hand.move({ origin: Origin.POINTER, x, duration: 60 });
+  await hand.release().perform();
+}
+/** A key on something of the plan. */
+async function press(slider: string, key: string): Promise<void> {
+  await page.driver.executeScript(
+    'arguments[0].focus()',
+    await page.find(`[role="slider"][aria-label^="${slider}"]`),
+  );
+  await page.keys(key);
+}
 const stands = async (n: number) => (await (await camera(n)).getAttribute('aria-valuetext')) ?? '';
 
 describe('pictures of one scene', () => {
@@ -34,13 +51,7 @@ describe('pictures of one scene', () => {
   it('a camera moved by hand takes the other along; let alone, each stands for itself', async () => {
     await page.open('/framing?rig=miller-portrait');
     await expectMoved('Step back 0.90 m');
-    await page.driver
-      .actions({ async: true })
-      .move({ origin: await camera(1) })
-      .press()
-      .move({ origin: Origin.POINTER, x: -60, duration: 60 })
-      .release()
-      .perform();
+    await drag(1, -60);
     await page.expectSoon(
       () => stands(1),
       (w) => Number.parseFloat(w) > 2,
@@ -49,8 +60,7 @@ describe('pictures of one scene', () => {
     const [one, two] = [await stands(1), await stands(2)].map((w) => Number.parseFloat(w));
     expect(two! / one!).toBeGreaterThan(1.4);
     await page.keys('e');
-    await page.driver.executeScript('arguments[0].focus()', await camera(2));
-    await page.keys(Key.ARROW_LEFT);
+    await press('Camera 2', Key.ARROW_LEFT);
     await page.expectSoon(
       () => stands(2),
       (w) => Number.parseFloat(w) > two!,
@@ -62,28 +72,14 @@ describe('pictures of one scene', () => {
   it('what was moved is taken back, hold by hold, and done again', async () => {
     await page.open('/framing?rig=miller-portrait');
     await expectMoved('Step back 0.90 m');
-    const pressed = async (slider: string, key: string) => {
-      await page.driver.executeScript(
-        'arguments[0].focus()',
-        await page.find(`[role="slider"][aria-label^="${slider}"]`),
-      );
-      await page.keys(key);
-    };
-    await page.driver
-      .actions({ async: true })
-      .move({ origin: await camera(1) })
-      .press()
-      .move({ origin: Origin.POINTER, x: -30, duration: 40 })
-      .move({ origin: Origin.POINTER, x: -30, duration: 40 })
-      .release()
-      .perform();
+    await drag(1, -30, -30);
     await page.expectSoon(
       () => stands(1),
       (w) => Number.parseFloat(w) > 2,
       'it did not move',
     );
     const there = await stands(1);
-    await pressed('The lamps', Key.ARROW_RIGHT);
+    await press('The lamps', Key.ARROW_RIGHT);
     await page.press('Undo: Move the lamps');
     expect(await stands(1)).toBe(there);
     await page.control('z');
@@ -111,11 +107,7 @@ describe('pictures of one scene', () => {
     const discs = async () =>
       (await page.find('button[aria-label^="Lamp discs, of the height, picture 1"]')).getText();
     const before = await discs();
-    await page.driver.executeScript(
-      'arguments[0].focus()',
-      await page.find('[role="slider"][aria-label="The lamps"]'),
-    );
-    for (let i = 0; i < 8; i += 1) await page.keys(Key.ARROW_RIGHT);
+    for (let i = 0; i < 8; i += 1) await press('The lamps', Key.ARROW_RIGHT);
     await page.expectSoon(discs, (now) => now !== before, 'the discs did not follow');
   });
 

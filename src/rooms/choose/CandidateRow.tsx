@@ -15,6 +15,7 @@ import { riskWords } from '@/core/words/risk';
 import { MenuButton } from '@/ui/controls/MenuButton';
 import { engraved, oneLine, PHONE } from '@/ui/theme/type';
 import { MiniFrame } from '@/ui/marks/MiniFrame';
+import type { RowItem } from './listing';
 import { wholeName, type Namer } from './names';
 import { ViewScale } from './ViewScale';
 
@@ -143,13 +144,7 @@ const StarButton = styled.button`
 const grams = (massG: number | null): string => (massG === null ? '? g' : `${fixed(massG, 0)} g`);
 const priced = (price: number | null): string => (price === null ? '?' : fixed(price, 0));
 
-interface CandidateRowProps {
-  candidate: Candidate;
-  /** Other modes of the same gear that stand behind this row, and whether they are shown. */
-  behind: number;
-  areShown: boolean;
-  /** Whether it is one of those. */
-  isBehind: boolean;
+interface CandidateRowProps extends Omit<RowItem, 'kind'> {
   job: Job;
   workspace: Workspace;
   nameOf: Namer;

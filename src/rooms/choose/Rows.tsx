@@ -129,8 +129,8 @@ export function Rows(props: RowsProps) {
                 ) : (
                   <CandidateRow
                     candidate={item.candidate}
-                    behind={item.behind?.count ?? 0}
-                    areShown={item.behind?.areShown ?? false}
+                    behind={item.behind}
+                    areShown={item.areShown}
                     isBehind={item.isBehind}
                     job={job}
                     workspace={workspace}

@@ -48,7 +48,7 @@ it('each gear has one row, its best, and behind it as many as it has more', () =
       expect(rows.map((r) => carriedKey(r.candidate))).toEqual([
         ...new Set(rows.map((r) => carriedKey(r.candidate))),
       ]);
-      const counted = rows.reduce((sum, r) => sum + 1 + (r.behind?.count ?? 0), 0);
+      const counted = rows.reduce((sum, r) => sum + 1 + r.behind, 0);
       expect(counted).toBe(all.length);
       const mass = (c: Candidate) => c.massG ?? Infinity;
       for (const { candidate: head } of rows) {

@@ -24,36 +24,44 @@ const FIGURES: Readonly<Record<Sort, ((c: Candidate) => number) | null>> = {
   cheapest: (c) => last(c.price),
 };
 
-/** Other ways the same gear records, which stand behind its first row. */
-export interface Behind {
-  /** Names the gear. */
-  key: string;
-  count: number;
+export interface RowItem {
+  kind: 'row';
+  candidate: Candidate;
+  /** Other modes of the same gear that stand behind this row, and whether they are shown. */
+  behind: number;
   areShown: boolean;
+  /** Whether it is one of those. */
+  isBehind: boolean;
 }
 
-export type Item =
-  | { kind: 'heading'; id: string; words: string }
-  | { kind: 'row'; candidate: Candidate; behind: Behind | null; isBehind: boolean };
+export type Item = { kind: 'heading'; id: string; words: string } | RowItem;
+
+/** Candidates that have a key alike, in the order of the first of each. */
+function grouped(
+  candidates: readonly Candidate[],
+  keyOf: (c: Candidate) => string,
+): [key: string, members: Candidate[]][] {
+  const groups = new Map<string, Candidate[]>();
+  for (const c of candidates) {
+    const known = groups.get(keyOf(c));
+    if (known) known.push(c);
+    else groups.set(keyOf(c), [c]);
+  }
+  return [...groups];
+}
 
 /** One row for the same gear, those of its other modes behind it: they differ in little that is carried or seen. */
 function folded(candidates: readonly Candidate[], unfolded: ReadonlySet<string>): Item[] {
-  const gear = new Map<string, Candidate[]>();
-  for (const c of candidates) {
-    const key = carriedKey(c);
-    const known = gear.get(key);
-    if (known) known.push(c);
-    else gear.set(key, [c]);
-  }
-  return [...gear].flatMap(([key, [first, ...others]]) => {
-    if (!first) return [];
+  return grouped(candidates, carriedKey).flatMap(([key, members]) => {
     const areShown = unfolded.has(key);
-    const behind = others.length > 0 ? { key, count: others.length, areShown } : null;
-    const shown = areShown ? others : [];
-    return [
-      { kind: 'row', candidate: first, behind, isBehind: false },
-      ...shown.map((candidate): Item => ({ kind: 'row', candidate, behind: null, isBehind: true })),
-    ];
+    const row = (candidate: Candidate, i: number): RowItem => ({
+      kind: 'row',
+      candidate,
+      behind: i === 0 ? members.length - 1 : 0,
+      areShown,
+      isBehind: i > 0,
+    });
+    return (areShown ? members : members.slice(0, 1)).map(row);
   });
 }
 
@@ -75,9 +83,7 @@ export function listed(
   const sorted = figure ? passing.toSorted((a, b) => figure(a) - figure(b)) : passing;
   if (grouping === 'not grouped') return folded(sorted, unfolded);
   const keyOf = (c: Candidate) => (grouping === 'by lens' ? c.lensId : c.bodyId);
-  const groups = new Map<string, Candidate[]>();
-  for (const c of sorted) groups.set(keyOf(c), [...(groups.get(keyOf(c)) ?? []), c]);
-  return [...groups].flatMap(([id, members]) => {
+  return grouped(sorted, keyOf).flatMap(([id, members]): Item[] => {
     const [first] = members;
     const named = first && nameOf(first);
     const name = grouping === 'by lens' ? named?.lens : named?.body;

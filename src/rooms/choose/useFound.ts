@@ -1,10 +1,10 @@
 'use client';
 import { proxy } from 'comlink';
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { Candidate } from '@/core/choose/candidate';
 import { byNearness, byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
 import type { Job } from '@/core/kit/records/job';
 import { EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records/workspace';
+import type { ChooseNews } from '@/workers/choose.worker';
 import { WorkerClosed } from '@/workers/door';
 import { openChoose } from '@/workers/doors';
 
@@ -74,26 +74,14 @@ function search(workspace: Workspace, job: Job, draw: (found: Found) => Promise<
   const works = doors.map(async (door, i) => {
     const part = parts[i];
     if (!part) return;
-    const hear = proxy(
-      ({
-        judged,
-        total,
-        passed,
-        fresh,
-      }: {
-        judged: number;
-        total: number;
-        passed: number;
-        fresh: Candidate[];
-      }) => {
-        for (const candidate of fresh) keep(part.kept, candidate);
-        part.kept.passing = part.kept.passing.toSorted(byRank).slice(0, MOST_MEANWHILE);
-        part.kept.near = part.kept.near.toSorted(byNearness).slice(0, MOST_MEANWHILE);
-        Object.assign(part, { judged, total });
-        part.kept.passed = passed;
-        return report('running');
-      },
-    );
+    const hear = proxy(({ judged, total, passed, fresh }: ChooseNews) => {
+      for (const candidate of fresh) keep(part.kept, candidate);
+      part.kept.passing = part.kept.passing.toSorted(byRank).slice(0, MOST_MEANWHILE);
+      part.kept.near = part.kept.near.toSorted(byNearness).slice(0, MOST_MEANWHILE);
+      Object.assign(part, { judged, total });
+      part.kept.passed = passed;
+      return report('running');
+    });
     part.kept = await door.ask((worker) =>
       worker.run(workspace, job, { part: i, of: count }, hear),
     );

@@ -1,8 +1,7 @@
 'use client';
-import { useEffect } from 'react';
 import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { forgetTyped, useTyped } from '../form/useTyped';
+import { useTypedInForm } from '../form/useTyped';
 import { MainButton, TextButton } from './Buttons';
 import { DialogActions, DialogSheet } from './DialogSheet';
 
@@ -31,9 +30,7 @@ interface NameDialogProps {
 
 /** Asks for the name of something. */
 export function NameDialog({ what, name, onName, onClose }: NameDialogProps) {
-  const form = `name ${what} ${name}`;
-  const [kept, setTyped] = useTyped(form);
-  useEffect(() => () => forgetTyped(form), [form]);
+  const [kept, setTyped] = useTypedInForm(`name ${what} ${name}`);
   const typed = kept ?? name;
   const usable = typed.trim().length > 0;
   return (

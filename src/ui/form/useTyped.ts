@@ -44,13 +44,18 @@ export function useTyped(keptAs?: string): [string | null, (text: string | null)
 /** The form a field stands in: what is typed in its fields is kept under its name. Null keeps nothing. */
 export const FormName = createContext<string | null>(null);
 
+/** The same for a form as a whole: a reload leaves it and what its fields keep; with the form itself it is gone. */
+export function useTypedInForm(form: string): ReturnType<typeof useTyped> {
+  useEffect(() => () => forgetTyped(form), [form]);
+  return useTyped(form);
+}
+
 /** What a form was told so far. A reload leaves it; with the form itself it is gone. */
 export function useTold<T extends object>(
   form: string,
   read: (text: string | null) => T,
 ): [T, (change: Partial<T>) => void] {
-  const [text, setText] = useTyped(form);
-  useEffect(() => () => forgetTyped(form), [form]);
+  const [text, setText] = useTypedInForm(form);
   const told = useMemo(() => read(text), [read, text]);
   return [told, (change) => setText(JSON.stringify({ ...told, ...change }))];
 }
