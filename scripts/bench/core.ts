@@ -6,7 +6,8 @@ import { jobOf } from '../../src/core/kit/records/job';
 import { openFNumberAt } from '../../src/core/kit/records/lens';
 import { evaluate } from '../../src/core/rig/report/evaluate';
 import { lightAt } from '../../src/core/halo/rims';
-import { setUp, verdictOf } from '../../src/core/rig/report/setUp';
+import { situationOf } from '../../src/core/rig/situation';
+import { verdictOf } from '../../src/core/rig/verdicts';
 import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
 import { apertureSteps, focalSteps } from '../../src/core/sweep/axes';
 import { sweep } from '../../src/core/sweep/sweep';
@@ -91,7 +92,7 @@ function sweepMs(): number {
   const once = (): number => {
     const started = performance.now();
     for (const { rig } of sweep(zoom, rows, columns)) {
-      const { halo } = setUp(rig);
+      const { halo } = situationOf(rig);
       for (let i = 0; i <= 24; i += 1) lightAt(halo, i);
     }
     return performance.now() - started;

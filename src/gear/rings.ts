@@ -6,7 +6,7 @@ import { isZoom, openFNumberAt } from '@/core/kit/records/lens';
 import type { RigSettings } from '@/core/kit/records/rigRecord';
 import { ribbon, type Stretch } from '@/core/rig/search/ribbon';
 import { turned, type Rig } from '@/core/rig/rig';
-import { apertureControl } from '@/core/rig/train';
+import { apertureControl } from '@/core/rig/train/aperture';
 import { apertureScale, focalScale, focusScale, type BarrelScale } from '@/ui/ring/scale';
 import { short } from '@/core/words/figures';
 

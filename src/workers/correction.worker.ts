@@ -17,7 +17,8 @@ import { lensfunProfile } from '@/core/exchange/lensfunXml';
 import { containerOf } from '@/core/measure/file/container';
 import { decodeFrame, tooLarge, type FrameSettings } from '@/core/measure/file/decode';
 import type { PixelImage } from '@/core/measure/file/pixels';
-import { recordedOf, setUp } from '@/core/rig/report/setUp';
+import { recordedOf } from '@/core/rig/framed';
+import { situationOf } from '@/core/rig/situation';
 import type { Rig } from '@/core/rig/rig';
 import { problemText } from '@/core/words/problem';
 import { decodePicture } from './decodePicture';
@@ -84,7 +85,7 @@ const encodeJpeg: JpegEncoder = async (image) => {
 const correctionDoor = {
   /** The gain map of the picture a rig records. */
   gainMap(rig: Rig, format: GainFormat): GainFile {
-    return gainMapFile(setUp(rig).halo, recordedOf(rig), format);
+    return gainMapFile(situationOf(rig).halo, recordedOf(rig), format);
   },
   /** The rig's falloff as a Lensfun file. */
   profile(rig: Rig): ProfileFile | Refusal {
@@ -117,7 +118,7 @@ const correctionDoor = {
     const { image, tone, settings } = held;
     const frame = framedBy(rig, view, image, held);
     if (!frame.ok) return { sentence: problemText(frame.problems) };
-    const { halo } = setUp(rig);
+    const { halo } = situationOf(rig);
     const small = thinned(image, LOOK_PX);
     const onSmall = { ...frame.value, widthPx: small.widthPx, heightPx: small.heightPx };
     const lifted = liftPicture(small, halo, onSmall, { tone, strength });
@@ -139,7 +140,7 @@ const correctionDoor = {
     const { image, tone } = held;
     const frame = framedBy(rig, view, image, held);
     if (!frame.ok) return { sentence: problemText(frame.problems) };
-    const lifted = liftPicture(image, setUp(rig).halo, frame.value, { tone, strength });
+    const lifted = liftPicture(image, situationOf(rig).halo, frame.value, { tone, strength });
     return writtenLike(held, lifted.image, encodeJpeg);
   },
 };

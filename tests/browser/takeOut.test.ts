@@ -13,7 +13,7 @@ import { guideOf, reachIn, type Guide } from '@/core/guides/guide';
 import { ZONE_OPACITY } from '@/core/guides/guideSvg';
 import { lightAt } from '@/core/halo/rims';
 import { evaluate } from '@/core/rig/report/evaluate';
-import { setUp } from '@/core/rig/report/setUp';
+import { situationOf } from '@/core/rig/situation';
 import { tideMill } from '@/core/demo/tideMill';
 import { demoRig } from '../support/demo';
 import { CardPage } from './cardPage';
@@ -136,7 +136,7 @@ describe('for other programs', () => {
       16,
       1,
     ]);
-    const { halo } = setUp(rig);
+    const { halo } = situationOf(rig);
     const [x, y] = [Math.round(map.width * 0.3), Math.round(map.height * 0.4)];
     const r = Math.hypot(
       ((x + 0.5) / map.width - 0.5) * recorded.widthMm - halo.centre.xMm,
@@ -194,7 +194,7 @@ describe('for other programs', () => {
 describe('lifting a picture', () => {
   /** A grey wall as the rig photographs it. */
   async function wall(kind: 'jpeg' | 'png' | 'tiff'): Promise<string> {
-    const { halo } = setUp(demoRig('lamplight'));
+    const { halo } = situationOf(demoRig('lamplight'));
     const [width, height] = [900, 600];
     const data = new Uint16Array(width * height * 3);
     for (let i = 0; i < width * height; i += 1) {

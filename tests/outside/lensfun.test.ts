@@ -12,6 +12,7 @@ import { lensExample, type Lens } from '@/core/kit/records/lens';
 import { readLensfun } from '@/core/exchange/lensfun';
 import { LENSFUN_LICENCE } from '@/core/exchange/lensfunLicence';
 import { bodyRecord, calibratedStops, lensRecord } from '@/core/exchange/lensfunRecords';
+import { lensAt } from '@/core/halo/focus';
 import { predictHalo } from '@/core/halo/predict';
 import { lightAt } from '@/core/halo/rims';
 import { checkRecord } from '@/core/kit/checks/validate';
@@ -206,7 +207,7 @@ describe('reading the whole database', () => {
             .sort((a, b) => b.distanceM - a.distanceM);
           if (!record || !v) return [];
           const { focalMm, fNumber } = sample;
-          const halo = predictHalo(record, { focalMm, fNumber, focusM: null });
+          const halo = predictHalo(lensAt(record, { focalMm, fNumber, focusM: null }));
           return [0.6, 0.8, 1].map((r) => {
             const model = -Math.log2(Math.max(1e-3, lightAt(halo, r * cornerMm).light));
             return Math.abs(model - calibratedStops(v, r));

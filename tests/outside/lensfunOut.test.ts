@@ -11,7 +11,7 @@ import { FIT_STOPS, lensfunNames, lensfunProfile } from '@/core/exchange/lensfun
 import { readLensfun } from '@/core/exchange/lensfun';
 import { lightAt } from '@/core/halo/rims';
 import { diagonalMm } from '@/core/optics/formats';
-import { setUp } from '@/core/rig/report/setUp';
+import { situationOf } from '@/core/rig/situation';
 import type { Rig } from '@/core/rig/rig';
 import { tideMill } from '@/core/demo/tideMill';
 import { demoRig } from '../support/demo';
@@ -92,7 +92,7 @@ describe('a Lensfun file of ours in the library', () => {
     );
     expect(gains).toHaveLength(asked.length);
     const worst = asked.reduce((most, { point, share }, i) => {
-      const { halo } = setUp(point.rig);
+      const { halo } = situationOf(point.rig);
       const { light } = lightAt(halo, share * half);
       return Math.max(most, Math.abs(Math.log2((gains[i] ?? NaN) * light)));
     }, 0);

@@ -2,27 +2,29 @@
 import { evaluate } from '@/core/rig/report/evaluate';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../support/demo';
+import { MOUNTS } from '../support/plainRig';
 import { deliveredFrame } from '@/core/frame/pipeline';
 import { naturalFalloff } from '@/core/halo/rims';
 import { printsAs } from '@/core/optics/apertures';
 import { customaryStops, glassLossStops, lightStopsOfFactor, tStop } from '@/core/optics/stops';
 import { anglesOfView } from '@/core/optics/view';
 import { converterOfShift } from '@/core/optics/converter';
-import { trainLight } from '@/core/rig/train';
+import { trainOf } from '@/core/rig/train/train';
+import { trainLight } from '@/core/rig/train/light';
 
 describe('teleconverters (common practice, no source)', () => {
   const { lens, parts } = demoRig('waders-at-dawn');
   const tele = { ...parts[0]!, transmission: 1 };
 
   it('500 mm f/4 with 1.4x is 700 mm f/5.6, one stop lost', () => {
-    const light = trainLight([tele], lens, 500, 4);
+    const light = trainLight(trainOf([tele], MOUNTS), lens, 500, 4);
     expect(light.focalMm).toBeCloseTo(700, 9);
     expect(printsAs(light.fNumber)).toEqual(['f/5.6']);
     expect(Math.round(light.lightStops)).toBe(-1);
   });
 
   it('500 mm f/4 with 2x is 1000 mm f/8, two stops lost', () => {
-    const light = trainLight([{ ...tele, factor: 2 }], lens, 500, 4);
+    const light = trainLight(trainOf([{ ...tele, factor: 2 }], MOUNTS), lens, 500, 4);
     expect([light.focalMm, printsAs(light.fNumber)[0], light.lightStops]).toEqual([
       1000,
       'f/8',
@@ -41,8 +43,12 @@ describe('reducers (common practice, no source)', () => {
   it('80 mm behind 0.71x acts as 56.8 mm', () => {
     expect(80 * 0.71).toBeCloseTo(56.8, 9);
     expect(
-      trainLight(demoRig('wheel-house-wide').parts, demoRig('wheel-house-wide').lens, 80, 2)
-        .focalMm,
+      trainLight(
+        trainOf(demoRig('wheel-house-wide').parts, MOUNTS),
+        demoRig('wheel-house-wide').lens,
+        80,
+        2,
+      ).focalMm,
     ).toBeCloseTo(56.8, 9);
   });
 });

@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { lensExample, lensOf } from '../kit/records/lens';
 import { mountOf } from '../kit/records/mount';
 import { partOf } from '../kit/records/part';
+import { lensAt } from '../halo/focus';
 import { predictHalo } from '../halo/predict';
 import { transmissionAt } from '../halo/rims';
-import { haloBehind } from '../rig/train';
+import { trainOf } from '../rig/train/train';
+import { haloBehind } from '../rig/train/rims';
 import { lightMap, trueRadii, type LightMap, type RayLens } from './rays';
 
 /** An iris 60 mm before the sensor and nothing else. */
@@ -93,10 +95,9 @@ describe('the halo model against rays, on what it says of rims that move', () =>
     const lens = { ...bare, converter: { zMm, factor: 0.71 } };
     const traced = lightMap({ ...lens, openings: [{ zMm, radiusMm: holeMm }] }, 4, 40, 0.05);
     const halo = haloBehind(
-      [part],
+      trainOf([part], MOUNTS),
       { rims: [], exitPupilMm: 60, coneTangent: 1 / 8, centre: { xMm: 0, yMm: 0 } },
       4,
-      MOUNTS,
     );
     for (const r of [12, 14, 16, 18])
       expect(Math.abs(transmissionAt(halo.rims, r) - at(traced, traced.through, r))).toBeLessThan(
@@ -145,8 +146,8 @@ describe('the halo model against rays, on what it says of rims that move', () =>
       ],
     });
     const setting = { focalMm, fNumber: N, focusM: null, extensionMm: out };
-    const { rims } = predictHalo(lens, setting);
-    const before = predictHalo(lens, { ...setting, extensionMm: 0 }).rims;
+    const { rims } = predictHalo(lensAt(lens, setting));
+    const before = predictHalo(lensAt(lens, { ...setting, extensionMm: 0 })).rims;
     const which = side === 'front' ? 0 : 1;
     const ratio = (rims[which]?.edgeRadiusMm ?? 0) / (before[which]?.edgeRadiusMm ?? 1);
     // The iris stays as it is while it moves away: the f-number on the sensor grows with the distance.

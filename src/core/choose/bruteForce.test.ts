@@ -7,7 +7,7 @@ import { jobOf, type Job } from '../kit/records/job';
 import type { Lens } from '../kit/records/lens';
 import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
 import { evaluate } from '../rig/report/evaluate';
-import { isClear, verdictOf } from '../rig/report/setUp';
+import { isClear, verdictOf } from '../rig/verdicts';
 import { turned } from '../rig/rig';
 import { rigOf } from './asRig';
 import { passes, type Candidate } from './candidate';

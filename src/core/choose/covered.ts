@@ -1,9 +1,10 @@
 /** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
 import { spareStopsAt } from '../frame/coverage';
-import { scaleUp, worstCornerRadius, type Travel } from '../frame/geometry';
+import { scaleUp, worstCornerRadius, type Offset } from '../frame/geometry';
 import { keptIn } from '../maths/kept';
 import { peakBetween, windowsAmong, type Known, type Window } from '../maths/windows';
 import type { FrameSize } from '../optics/formats';
+import { seenFrom } from '../rig/situation';
 import {
   acceptedAt,
   bestAt,
@@ -13,14 +14,12 @@ import {
   type ApertureRange,
   type BestAt,
   type Covered,
+  type Framed,
   type Reach,
 } from './reach';
 
-/** What has to be covered, and with what. */
-export interface Wanted {
-  /** The delivered frame without scale-up, and how far it moves. */
-  frame: FrameSize;
-  travel: Travel;
+/** What has to be covered, without scale-up, and with what. */
+export interface Wanted extends Framed {
   apertures: ApertureRange;
   /** Engraved focal lengths that come into question, mm. */
   span: Window;
@@ -83,14 +82,24 @@ function candidates(reach: Reach, x: number, apertures: ApertureRange): number[]
 const FAR_BELOW = -20;
 
 /** Light to spare at the worst corner with the best aperture, stops; of the sign the verdict has. */
-function spareAt(reach: Reach, { apertures, travel }: Wanted, frame: FrameSize, x: number): number {
+function spareAt(
+  reach: Reach,
+  { apertures, middle, travel }: Wanted,
+  frame: FrameSize,
+  x: number,
+): number {
   const focalMm = Math.exp(x);
-  return candidates(reach, x, apertures).reduce(
-    (most, n) =>
-      Math.max(most, spareStopsAt(haloAt(reach, focalMm, n), frame, travel, reach.limitStops)),
-    FAR_BELOW,
-  );
+  return candidates(reach, x, apertures).reduce((most, n) => {
+    const halo = seenFrom(haloAt(reach, focalMm, n), middle);
+    return Math.max(most, spareStopsAt(halo, frame, travel, reach.limitStops));
+  }, FAR_BELOW);
 }
+
+/** A halo's centre counted from the middle of a read-out. */
+const centredOn = (centre: Offset, middle: Offset): Offset => ({
+  xMm: centre.xMm - middle.xMm,
+  yMm: centre.yMm - middle.yMm,
+});
 
 /** The best at a place, or between places. */
 function bestOf(reach: Reach, { x, place }: Spot, apertures: ApertureRange): BestAt {
@@ -112,7 +121,8 @@ const NOWHERE_NEAR_MM = -1e3;
 function marginAt(reach: Reach, wanted: Wanted, frame: FrameSize, spot: Spot): number {
   const { acceptedMm, fNumber, centre } = bestOf(reach, spot, wanted.apertures);
   if (fNumber === 0) return NOWHERE_NEAR_MM;
-  const margin = acceptedMm - worstCornerRadius(frame, centre, wanted.travel);
+  const off = centredOn(centre, wanted.middle);
+  const margin = acceptedMm - worstCornerRadius(frame, off, wanted.travel);
   if (Math.abs(margin) > NEAR_MM) return margin;
   const isIn = spareAt(reach, wanted, frame, spot.x) >= 0;
   return isIn ? Math.abs(margin) : -Math.max(1e-9, Math.abs(margin));
@@ -128,9 +138,10 @@ function clearStretches(reach: Reach, wanted: Wanted, frame: FrameSize): Window[
 }
 
 /** Least scale-up that clears the corners at a spot; null where none does. */
-function scaleAt(reach: Reach, { frame, travel, apertures }: Wanted, spot: Spot): number | null {
+function scaleAt(reach: Reach, wanted: Wanted, spot: Spot): number | null {
+  const { frame, middle, travel, apertures } = wanted;
   const { acceptedMm, fNumber, centre } = bestOf(reach, spot, apertures);
-  return fNumber === 0 ? null : scaleUp(frame, centre, acceptedMm, travel);
+  return fNumber === 0 ? null : scaleUp(frame, centredOn(centre, middle), acceptedMm, travel);
 }
 
 /** The widest view of a stretch, as log f and the scale-up it takes. */
@@ -152,8 +163,8 @@ function widestOf(reach: Reach, wanted: Wanted, stretch: Window): { view: number
 }
 
 /** Names what is wanted. */
-const wantedKey = ({ frame, travel, apertures, span, mostScale }: Wanted): string =>
-  `${frame.widthMm}|${frame.heightMm}|${travel.shape}|${travel.xMm}|${travel.yMm}|${apertures.from}|${apertures.to}|${span.from}|${span.to}|${mostScale}`;
+const wantedKey = ({ frame, middle, travel, apertures, span, mostScale }: Wanted): string =>
+  `${frame.widthMm}|${frame.heightMm}|${middle.xMm}|${middle.yMm}|${travel.shape}|${travel.xMm}|${travel.yMm}|${apertures.from}|${apertures.to}|${span.from}|${span.to}|${mostScale}`;
 
 /** The same, kept with the lens and its train: many bodies read the same areas. */
 export const covered = (reach: Reach, wanted: Wanted): Covered =>

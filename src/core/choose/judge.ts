@@ -1,13 +1,14 @@
 /** One combination judged for a job: what it serves, or by what it fails and by how much. */
 import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame/pipeline';
-import type { Body, Mode } from '../kit/records/body';
+import { readOutMiddle, type Body, type Mode } from '../kit/records/body';
 import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
 import { logWidth, withinSpan, type Window } from '../maths/windows';
 import { MARK_SLACK } from '../optics/apertures';
 import { cropFactor } from '../optics/crop';
 import { desqueezed } from '../optics/view';
-import { travelFor } from '../rig/report/setUp';
+import { travelFor } from '../rig/framed';
+import { fNumberBehind } from '../rig/train/light';
 import { awayOf, type Candidate, type Fail, type ServedAt, type Unknown } from './candidate';
 import { covered, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';
@@ -120,7 +121,7 @@ function scalesToTry(scale: number, most: number): number[] {
 /** Where, how far closed, and with what scale-up the widest of the views is served. */
 function servedAt(
   pair: Pair,
-  { frame, travel, apertures, mostScale }: Wanted,
+  { frame, middle, travel, apertures, mostScale }: Wanted,
   { views, scale }: Covered,
   viewFrom: number,
 ): ServedAt | null {
@@ -133,7 +134,11 @@ function servedAt(
   for (const postScale of scalesToTry(scale, mostScale)) {
     const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
     const small = { widthMm: frame.widthMm / postScale, heightMm: frame.heightMm / postScale };
-    const fNumber = firstClear(pair.reach, focalMm, apertures, small, travel);
+    const fNumber = firstClear(pair.reach, focalMm, apertures, {
+      frame: small,
+      middle,
+      travel,
+    });
     if (fNumber !== null) return { focalMm, fNumber, postScale };
   }
   return null;
@@ -209,7 +214,7 @@ function judgedWith(
   const cropOf36 = viewFactor / pair.factor;
   const asked = spanFor(delivered, combination, job);
   const apertures = aperturesFor(pair, job, cropOf36);
-  const isHeld = pair.heldFNumber / pair.chain.factor > apertures.to;
+  const isHeld = pair.train.fastestFNumber / pair.train.factor > apertures.to;
   const span = isHeld ? null : fastEnough(pair, asked, apertures.to);
   const closesEnough = pair.lens.closedFNumber * MARK_SLACK >= apertures.from;
   if (span === null || apertures.from > apertures.to || !closesEnough) {
@@ -217,7 +222,8 @@ function judgedWith(
     return candidate;
   }
   const travel = travelFor(body, mode, job.stabilised, crop.cropId);
-  const wanted: Wanted = { frame, travel, apertures, span, mostScale };
+  const middle = readOutMiddle(mode);
+  const wanted: Wanted = { frame, middle, travel, apertures, span, mostScale };
   serve(candidate, pair, wanted, job, viewFactor);
   return candidate;
 }
@@ -270,7 +276,7 @@ function serve(
   candidate.scale = inHand.scale;
   candidate.leastScale = found.leastScale;
   candidate.at = at;
-  candidate.tStop = at && Math.max(at.fNumber * pair.chain.factor, pair.heldFNumber) * pair.tFactor;
+  candidate.tStop = at && fNumberBehind(pair.train, at.fNumber) * pair.tFactor;
 }
 
 /** Fewer failings first, then nearer ones, then more of the views. */

@@ -5,7 +5,7 @@ import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
 import type { Window } from '../maths/windows';
 import { MARK_SLACK } from '../optics/apertures';
-import { fNumberBehind } from '../rig/train';
+import { fNumberBehind } from '../rig/train/light';
 import type { Fail, Unknown } from './candidate';
 import type { Pair, Standing, Sum } from './pairs';
 import type { ApertureRange } from './reach';
@@ -71,7 +71,7 @@ export function modeFails(mode: Mode, job: Job, unknowns: Unknown[]): Fail[] {
 
 export function autofocusFails(
   { carried, carriedKnown }: Standing,
-  { lens, chain }: Pair,
+  { lens, train }: Pair,
   body: Body,
   job: Job,
   unknowns: Unknown[],
@@ -88,7 +88,7 @@ export function autofocusFails(
   }
   // It has to work wherever the zoom stands.
   const slowest = Math.max(lens.openFNumberWide, lens.openFNumberLong);
-  const open = fNumberBehind(chain.parts, slowest);
+  const open = fNumberBehind(train, slowest);
   return open > body.autofocusLimitFNumber * MARK_SLACK
     ? [fail('autofocus', open, body.autofocusLimitFNumber, ratio(open, body.autofocusLimitFNumber))]
     : [];
@@ -123,7 +123,7 @@ export function fastEnough(pair: Pair, span: Window, most: number): Window | nul
 export function apertureFail(pair: Pair, job: Job, crop: number, span: Window): Fail {
   const { factor } = pair.chain;
   const open = Math.min(openFNumberAt(pair.lens, span.from), openFNumberAt(pair.lens, span.to));
-  const behind = Math.max(open * factor, pair.heldFNumber);
+  const behind = fNumberBehind(pair.train, open);
   const tStop = behind * pair.tFactor;
   if (job.slowestTStop !== null && tStop > job.slowestTStop * MARK_SLACK)
     return fail('light', tStop, job.slowestTStop, 2 * ratio(tStop, job.slowestTStop));

@@ -9,7 +9,9 @@ import type { Workspace } from '../kit/records/workspace';
 import { areMountsTold, fitOf, fitProblem, isStrikeUnknown } from '../rig/mechanicalFit';
 import { mountsById, type Rig } from '../rig/rig';
 import { findChains, type Chain } from '../rig/search/chains';
-import { apertureControl, fNumberBehind, frontFactor, trainLight } from '../rig/train';
+import { apertureControl } from '../rig/train/aperture';
+import { trainLight } from '../rig/train/light';
+import { trainOf, type Train } from '../rig/train/train';
 import type { LightFigure } from './candidate';
 import { reachOf, type Reach } from './reach';
 
@@ -70,6 +72,7 @@ export function openKit(workspace: Workspace, job: Job): Kit {
 export interface Pair {
   lens: Lens;
   chain: Chain;
+  train: Train;
   /** Factor on the focal length, front converters counted in. */
   factor: number;
   /** Light as T-stops: f-number behind the train for one ahead of it, times this. */
@@ -78,8 +81,6 @@ export interface Pair {
   partIds: string[];
   /** Whether nobody told what works the aperture, so that it may stay open. */
   isApertureUnsure: boolean;
-  /** The part that passes light no faster than this f-number behind it. */
-  heldFNumber: number;
   reach: Reach;
 }
 
@@ -89,18 +90,19 @@ const lightFigure = (lens: Lens, tStop: number | null): LightFigure => {
 };
 
 export function pairOf(lens: Lens, chain: Chain, kit: Kit): Pair {
-  const light = trainLight(chain.parts, lens, lens.focalMinMm, lens.openFNumberWide);
+  const train = trainOf(chain.parts, kit.mounts);
+  const light = trainLight(train, lens, lens.focalMinMm, lens.openFNumberWide);
   return {
     lens,
     chain,
-    factor: chain.factor * frontFactor(chain.parts),
+    train,
+    factor: train.factor * train.frontFactor,
     partIds: chain.parts.map((p) => p.id),
     isApertureUnsure: apertureControl(lens, chain.parts) === 'not known',
     tFactor:
       light.tStop === null ? 1 / Math.sqrt(transmissionOf(lens) ?? 1) : light.tStop / light.fNumber,
     light: lightFigure(lens, light.tStop),
-    heldFNumber: fNumberBehind(chain.parts, 0),
-    reach: reachOf(lens, chain.parts, kit.mounts, limitStops(kit.judgement)),
+    reach: reachOf(lens, train, limitStops(kit.judgement)),
   };
 }
 
@@ -144,7 +146,7 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
     judgement: kit.judgement,
     settings: restingSettings(lens.focalMinMm, lens.openFNumberWide),
   };
-  const fit = fitOf(rig, lens.openFNumberWide);
+  const fit = fitOf(rig);
   const gear = [body, lens, ...chain.parts];
   const sources = gear.map((g) => (g.availability === 'not told' ? null : g.availability));
   const known = sources.flatMap((s) => s ?? []);

@@ -3,17 +3,18 @@
  * once for a lens and a train, and asked by every body and mode they stand on.
  */
 import { isClearAt } from '../frame/coverage';
-import type { Travel } from '../frame/geometry';
+import type { Offset, Travel } from '../frame/geometry';
 import type { FrameSize } from '../optics/formats';
 import type { Halo } from '../halo/rims';
 import { acceptedRadius } from '../halo/radii';
-import { predictHalo } from '../halo/predict';
+import { lensAt } from '../halo/focus';
 import type { Window } from '../maths/windows';
 import { openFNumberAt, type Lens } from '../kit/records/lens';
-import type { Part } from '../kit/records/part';
 import { apertureSeries, MARK_SLACK } from '../optics/apertures';
-import { apertureControl, extensionMm, haloBehind } from '../rig/train';
-import type { Rig } from '../rig/rig';
+import { apertureControl } from '../rig/train/aperture';
+import { extensionMm } from '../rig/train/extension';
+import type { Train } from '../rig/train/train';
+import { haloThrough, seenFrom } from '../rig/situation';
 import { zoomPlaces } from '../sweep/zoomWindows';
 
 /** An aperture nearer to the widest than this is the widest. */
@@ -29,6 +30,15 @@ export interface ApertureRange {
   to: number;
 }
 
+/** A frame on a sensor that the lens's axis meets in the middle. */
+export interface Framed {
+  frame: FrameSize;
+  /** Where the middle of the read-out lies from the middle of the sensor, mm. */
+  middle: Offset;
+  /** How far it moves. */
+  travel: Travel;
+}
+
 export interface Covered {
   /** Engraved focal lengths times the scale-up used there, mm: views without dark corners. */
   views: Window[];
@@ -40,8 +50,9 @@ export interface Covered {
 
 export interface Reach {
   lens: Lens;
-  parts: readonly Part[];
-  mounts: Rig['mounts'];
+  train: Train;
+  /** How far the train carries the lens out, mm. */
+  extensionMm: number;
   limitStops: number;
   /** Places along the zoom, log f. */
   places: readonly number[];
@@ -55,29 +66,25 @@ export interface Reach {
   covered: Map<string, Covered>;
 }
 
-export const reachOf = (
-  lens: Lens,
-  parts: readonly Part[],
-  mounts: Rig['mounts'],
-  limitStops: number,
-): Reach => ({
+export const reachOf = (lens: Lens, train: Train, limitStops: number): Reach => ({
   lens,
-  parts,
-  mounts,
+  train,
+  extensionMm: extensionMm(train, 0),
   limitStops,
   places: zoomPlaces({ lens }, { from: lens.focalMinMm, to: lens.focalMaxMm }),
-  closes: apertureControl(lens, parts) !== 'nothing',
+  closes: apertureControl(lens, train.parts) !== 'nothing',
   known: new Map(),
   best: { range: { from: 0, to: 0 }, at: [] },
   covered: new Map(),
 });
 
-/** The halo on the sensor at a focal length and an aperture, at infinity. */
-export function haloAt({ lens, parts, mounts }: Reach, focalMm: number, fNumber: number): Halo {
-  const extension = extensionMm(parts, mounts, 0);
-  const bare = predictHalo(lens, { focalMm, fNumber, focusM: null, extensionMm: extension });
-  return haloBehind(parts, bare, fNumber, mounts);
-}
+/** The halo at a focal length and an aperture, focused far away, about the lens's own axis. */
+export const haloAt = (
+  { lens, train, extensionMm: extension }: Reach,
+  focalMm: number,
+  fNumber: number,
+): Halo =>
+  haloThrough(lensAt(lens, { focalMm, fNumber, focusM: null, extensionMm: extension }), train);
 
 /** The widest aperture allowed at a focal length; null where even that is too slow or the lens closes too little. */
 export function firstAperture(reach: Reach, focalMm: number, range: ApertureRange): number | null {
@@ -180,9 +187,8 @@ export const firstClear = (
   reach: Reach,
   focalMm: number,
   range: ApertureRange,
-  frame: FrameSize,
-  travel: Travel,
+  { frame, middle, travel }: Framed,
 ): number | null =>
   aperturesAt(reach, focalMm, range).find((n) =>
-    isClearAt(haloAt(reach, focalMm, n), frame, travel, reach.limitStops),
+    isClearAt(seenFrom(haloAt(reach, focalMm, n), middle), frame, travel, reach.limitStops),
   ) ?? null;

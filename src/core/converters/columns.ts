@@ -8,7 +8,7 @@ import { jointProblems } from '../rig/joints';
 import { turned, type Rig } from '../rig/rig';
 import { findChains } from '../rig/search/chains';
 import { addOffers, judgedChain } from '../rig/search/offers';
-import { frontFactor, trainFactor } from '../rig/train';
+import { frontFactor, trainFactor } from '../rig/train/train';
 import { fixed } from '../words/figures';
 import { trainWords } from '../sweep/axes';
 

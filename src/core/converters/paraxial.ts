@@ -4,12 +4,11 @@
  */
 import { predictHalo } from '../halo/predict';
 import { haloRadii } from '../halo/radii';
-import { isFront, magnifies } from '../kit/records/part';
-import { converterOfShift } from '../optics/converter';
+import { magnifies } from '../kit/records/part';
 import { fullName } from '../kit/records/body';
 import type { Rig } from '../rig/rig';
-import { setUp } from '../rig/report/setUp';
-import { imageShiftMm } from '../rig/train';
+import { situationOf } from '../rig/situation';
+import { trainOf } from '../rig/train/train';
 
 export interface Point {
   x: number;
@@ -60,14 +59,12 @@ export function opticsOf(rig: Rig): Optics | null {
   const { lens, parts, mounts, settings } = rig;
   const register = mounts.get(lens.mountId)?.registerMm;
   if (register === undefined) return null;
-  const bare = predictHalo(lens, setUp({ ...rig, parts: [] }).setting);
+  const bare = predictHalo(situationOf({ ...rig, parts: [] }).at);
   const glass: Glass[] = [];
   // Where the picture lies before the next converter.
   let imageX = 0;
-  for (const part of parts) {
-    if (isFront(part) || !magnifies(part)) continue;
-    const shift = imageShiftMm(part, mounts);
-    const thin = shift === null ? null : converterOfShift(part.factor, shift);
+  for (const { part, thin } of trainOf(parts, mounts).links) {
+    if (!magnifies(part)) continue;
     if (!thin) return null;
     const x = imageX - thin.frontMm;
     glass.push({ name: fullName(part), x, focalMm: thin.focalMm });

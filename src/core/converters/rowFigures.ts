@@ -10,6 +10,7 @@ import { desqueezed } from '../optics/view';
 import { massG, price, sumOf } from '../rig/readings/carried';
 import { explain, type Reading } from '../rig/readings/why';
 import { AUTOFOCUS_WORDS } from '../rig/report/handling';
+import { situationOf } from '../rig/situation';
 import { inFocus } from '../rig/report/picture';
 import { turned } from '../rig/rig';
 import { fixed, metres, signedStops, stopsWords, times } from '../words/figures';
@@ -135,7 +136,9 @@ export function closestOf({ rig }: ConverterColumn): {
   magnification: number;
   subjectM: number | null;
 } {
-  const { subject, subjectM } = inFocus(turned(rig, { focusM: rig.lens.closestFocusM }));
+  const { subject, subjectM } = inFocus(
+    situationOf(turned(rig, { focusM: rig.lens.closestFocusM })),
+  );
   return { magnification: subject.magnification, subjectM };
 }
 

@@ -2,7 +2,7 @@
 import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { resolutionOf } from '../kit/records/lens';
 import { converterOrCrop } from '../rig/report/sharpness';
-import { trainFactor } from '../rig/train';
+import { trainFactor } from '../rig/train/train';
 import { lightAgainst } from './rowFigures';
 import { customaryStops } from '../optics/stops';
 import { distanceInFocals } from '../optics/view';

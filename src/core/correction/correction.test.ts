@@ -12,7 +12,7 @@ import { runs } from '../../../tests/support/seed';
 import { recordedFrame } from '../frame/pipeline';
 import { lightAt, type Halo } from '../halo/rims';
 import type { PixelImage } from '../measure/file/pixels';
-import { setUp } from '../rig/report/setUp';
+import { situationOf } from '../rig/situation';
 import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
 import { gainRow, gainTable, MOST_GAIN, reachOfFrame } from './gain';
 import { gainMapFile } from './gainMap';
@@ -32,7 +32,7 @@ const exif = (bytes: Uint8Array, name: string): Record<string, unknown> => {
 
 const halos = new Map<string, Halo>();
 function halo(id: string): Halo {
-  const known = halos.get(id) ?? setUp(demoRig(id)).halo;
+  const known = halos.get(id) ?? situationOf(demoRig(id)).halo;
   halos.set(id, known);
   return known;
 }
@@ -52,7 +52,7 @@ describe('gain', () => {
   it('is one over the light of the halo at every pixel, to a thousandth of a stop', () => {
     const rig = demoRig('wheel-house-wide');
     const frame = { ...small('wheel-house-wide'), centre: { xMm: 0.8, yMm: -0.4 } };
-    const table = gainTable(setUp(rig).halo, reachOfFrame(frame));
+    const table = gainTable(situationOf(rig).halo, reachOfFrame(frame));
     const row = new Float32Array(frame.widthPx);
     for (const y of [0, 57, 199]) {
       gainRow(table, frame, y, row);
@@ -61,7 +61,7 @@ describe('gain', () => {
           ((x + 0.5) / 300 - 0.5) * frame.widthMm - 0.8,
           ((y + 0.5) / 200 - 0.5) * frame.heightMm + 0.4,
         );
-        const expected = Math.min(MOST_GAIN, 1 / lightAt(setUp(rig).halo, r).light);
+        const expected = Math.min(MOST_GAIN, 1 / lightAt(situationOf(rig).halo, r).light);
         expect(Math.abs(Math.log2((row[x] ?? 0) / expected))).toBeLessThan(0.001);
       }
     }

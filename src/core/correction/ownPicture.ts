@@ -3,7 +3,8 @@ import { encode } from 'fast-png';
 import type { Container } from '../measure/file/container';
 import type { PixelImage } from '../measure/file/pixels';
 import type { FrameSize } from '../optics/formats';
-import { recordedOf, setUp } from '../rig/report/setUp';
+import { recordedOf } from '../rig/framed';
+import { situationOf } from '../rig/situation';
 import type { Rig } from '../rig/rig';
 import type { Result } from '../words/problem';
 import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
@@ -15,7 +16,7 @@ import { writeTiff } from './tiffOut';
 export type PictureView = 'recorded' | 'delivered';
 
 const shownBy = (rig: Rig, view: PictureView): FrameSize =>
-  view === 'delivered' ? setUp(rig).delivered : recordedOf(rig);
+  view === 'delivered' ? situationOf(rig).delivered : recordedOf(rig);
 
 /** A picture's file as it was opened. */
 export interface OpenedFile {
@@ -33,7 +34,7 @@ export function framedBy(
 ): Result<FrameOnSensor> {
   // Of JPEGs alone the decoders turn the pixels upright.
   const orientation = container === 'jpeg' ? orientationOf(bytes) : 1;
-  return frameOfPicture(image, shownBy(rig, view), setUp(rig).halo.centre, orientation, name);
+  return frameOfPicture(image, shownBy(rig, view), situationOf(rig).halo.centre, orientation, name);
 }
 
 /** Every so many pixels of a picture, so that no side is longer than `mostPx`. */

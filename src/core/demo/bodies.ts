@@ -1,4 +1,11 @@
-import { bodyOf, type Body, type Mode, type StabilisationCrop } from '../kit/records/body';
+import {
+  bodyOf,
+  modeOf,
+  type Body,
+  type BodyTold,
+  type Mode,
+  type StabilisationCrop,
+} from '../kit/records/body';
 import { had } from './had';
 
 const crop = (
@@ -22,19 +29,7 @@ const stills = (
   heightMm: number,
   widthPx: number,
   heightPx: number,
-): Mode => ({
-  id: 'stills',
-  name,
-  use: 'stills',
-  widthMm,
-  heightMm,
-  widthPx,
-  heightPx,
-  recordedWidthPx: null,
-  framesPerSecond: null,
-  crops: [],
-  digitalZooms: [1],
-});
+): Mode => modeOf({ id: 'stills', name, use: 'stills', widthMm, heightMm, widthPx, heightPx });
 
 const video = (
   id: string,
@@ -44,26 +39,27 @@ const video = (
   framesPerSecond: number,
   crops: StabilisationCrop[] = STANDARD_CROPS,
   digitalZooms: number[] = [1, 1.2, 1.5, 2],
-): Mode => ({
-  id,
-  name,
-  use: 'video',
-  widthMm: area[0],
-  heightMm: area[1],
-  widthPx: area[2],
-  heightPx: area[3],
-  recordedWidthPx,
-  framesPerSecond,
-  crops,
-  digitalZooms,
-});
+): Mode =>
+  modeOf({
+    id,
+    name,
+    use: 'video',
+    widthMm: area[0],
+    heightMm: area[1],
+    widthPx: area[2],
+    heightPx: area[3],
+    recordedWidthPx,
+    framesPerSecond,
+    crops,
+    digitalZooms,
+  });
 
 const base = { maker: 'Tolvane', coverGlass: { thicknessMm: 2, index: 1.52 } };
 
 const points = (...steps: readonly (readonly [upToFNumber: number, points: number])[]) =>
   steps.map(([upToFNumber, count]) => ({ upToFNumber, points: count }));
 
-const told: readonly Parameters<typeof bodyOf>[0][] = [
+const told: readonly BodyTold[] = [
   {
     ...base,
     id: 'h24',

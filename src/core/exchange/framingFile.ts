@@ -11,7 +11,7 @@ import { isJson, type Json } from '../kit/records/schema';
 import type { RigSettings } from '../kit/records/rigRecord';
 import type { Guide, GuideBox } from '../guides/guide';
 import type { Report } from '../rig/report/evaluate';
-import { deliveredOf, recordedOf } from '../rig/report/setUp';
+import { deliveredOf, recordedOf } from '../rig/framed';
 import { turned, type Rig } from '../rig/rig';
 import { fail, named, ok, type Result } from '../words/problem';
 import { fixed } from '../words/figures';

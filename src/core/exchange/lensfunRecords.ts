@@ -1,7 +1,7 @@
 /** Entries of the Lensfun database as records of a kit; vignetting calibrations as falloff samples. */
 import { lightAt, type Halo } from '../halo/rims';
 import type { Body } from '../kit/records/body';
-import { bodyOf, FRESH_MODE } from '../kit/records/body';
+import { bodyOf, freshMode } from '../kit/records/body';
 import { FARTHEST_PUPIL_MM, type HaloSample } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
 import { markingIn, type Marking } from '../kit/records/marking';
@@ -273,8 +273,7 @@ export function bodyRecord(entry: LensfunCamera, mounts: readonly Mount[], id: s
     mountId: mountIdFor(entry.mount || 'unknown mount', mounts),
     modes: [
       {
-        ...FRESH_MODE,
-        id: 'stills',
+        ...freshMode('stills'),
         name: 'Stills, pixels and 3:2 assumed',
         widthMm: Math.max(0.5, frame.widthMm),
         heightMm: Math.max(0.5, frame.heightMm),

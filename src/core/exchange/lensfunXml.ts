@@ -10,7 +10,7 @@ import { emptySums, solveNormal } from '../maths/leastSquares';
 import { cropFactor } from '../optics/crop';
 import { diagonalMm, farthestCornerMm } from '../optics/formats';
 import { apertureSteps, askedOf, focalSteps, trainWords, type SweepStep } from '../sweep/axes';
-import { lightOf, setUp } from '../rig/report/setUp';
+import { situationOf } from '../rig/situation';
 import { turned, type Rig } from '../rig/rig';
 import { fWords, fixed, mm, percent } from '../words/figures';
 import { escapedMarkup } from '../words/markup';
@@ -156,8 +156,8 @@ function pointsOf(rig: Rig): Pick<LensfunProfile, 'points' | 'leftOut'> {
     for (const { distanceM, focusM } of focusDistances(rig)) {
       const asked = askedOf(turned(rig, { ...rest, focusM }), [focal, aperture]);
       if (asked.cannot !== null) continue;
-      const { focalMm, fNumber } = lightOf(asked.rig);
-      const { halo } = setUp(asked.rig);
+      const { focalMm, fNumber } = situationOf(asked.rig).light;
+      const { halo } = situationOf(asked.rig);
       const fit = fitPa({ ...halo, centre: { xMm: 0, yMm: 0 } }, half);
       const label = `${mm(focalMm)} ${fWords(fNumber, 1)} at ${distanceM === FAR_M ? 'infinity' : `${fixed(distanceM, 2)} m`}`;
       if (typeof fit === 'string') leftOut.push({ label, reason: fit });
@@ -189,7 +189,7 @@ export function lensfunProfile(rig: Rig): Result<LensfunProfile> {
       '',
       `No correction can be written for ${rig.name}: ${leftOut[0]?.reason ?? 'it has no setting'}. What a hard edge cuts off is not there to be lifted.`,
     );
-  const { centre } = setUp(rig).halo;
+  const { centre } = situationOf(rig).halo;
   const half = diagonalMm(rig.mode) / 2;
   const off = (farthestCornerMm(rig.mode, centre) - half) / half;
   const errorStops = Math.max(...points.map((p) => p.fit.errorStops));

@@ -7,9 +7,10 @@ import type { FrameSize } from '../optics/formats';
 import { desqueezed } from '../optics/view';
 import { evaluate, type Report } from '../rig/report/evaluate';
 import { inFocus } from '../rig/report/picture';
-import { deliveredOf } from '../rig/report/setUp';
+import { deliveredOf } from '../rig/framed';
 import { turned, type Rig } from '../rig/rig';
-import { frontFactor } from '../rig/train';
+import { situationOf } from '../rig/situation';
+import { frontFactor } from '../rig/train/train';
 import type { Spot } from './scene';
 
 export interface Shot {
@@ -44,7 +45,7 @@ interface Sharp {
  */
 function sharpAt(unfocused: Rig, distanceM: number): Sharp {
   const rig = turned(unfocused, { focusM: distanceM / frontFactor(unfocused.parts) ** 2 });
-  const { subject, subjectM } = inFocus(rig);
+  const { subject, subjectM } = inFocus(situationOf(rig));
   return {
     rig,
     subject: { ...subject, distanceMm: subject.distanceMm ?? distanceM * 1000 },

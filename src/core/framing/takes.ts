@@ -7,11 +7,12 @@ import type { Workspace } from '../kit/records/workspace';
 import { cropFactor } from '../optics/crop';
 import { diagonalMm } from '../optics/formats';
 import { desqueezed } from '../optics/view';
-import { deliveredOf, lightOf } from '../rig/report/setUp';
+import { deliveredOf } from '../rig/framed';
+import { situationOf } from '../rig/situation';
 import { isMissing, resolveRig, type Rig } from '../rig/rig';
 import { findChains } from '../rig/search/chains';
 import { bodyOffers, judgedChain } from '../rig/search/offers';
-import { trainFactor } from '../rig/train';
+import { trainFactor } from '../rig/train/train';
 import { clamp } from '../maths/clamp';
 import { fixed } from '../words/figures';
 
@@ -113,7 +114,7 @@ function onBothFormats(rigId: string, rig: Rig, { bodies }: Workspace): readonly
 
 /** View of a rig as a focal length on 36x24, mm. */
 const equivalentOf = (rig: Rig): number =>
-  lightOf(rig).focalMm * cropFactor(desqueezed(deliveredOf(rig), rig.lens.squeeze));
+  situationOf(rig).light.focalMm * cropFactor(desqueezed(deliveredOf(rig), rig.lens.squeeze));
 
 /** The rig of the workspace on another format whose view is nearest. */
 function nearestOnOtherFormat(record: RigRecord, rig: Rig, workspace: Workspace): RigRecord | null {

@@ -4,7 +4,7 @@
  * not square.
  */
 import type { Report } from '../rig/report/evaluate';
-import { recordedOf } from '../rig/report/setUp';
+import { recordedOf } from '../rig/framed';
 import type { Rig } from '../rig/rig';
 import { fail, ok, type Result } from '../words/problem';
 

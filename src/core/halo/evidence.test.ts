@@ -3,7 +3,7 @@ import type { HaloSample } from '../kit/records/haloSample';
 import { lensExample, type Lens } from '../kit/records/lens';
 import { sampleWith, type SampleTold } from '../../../tests/support/samples';
 import { evidenceFor } from './evidence';
-import { focusDoubt, focusExtensionMm, focusScale } from './focus';
+import { focusDoubt, lensAt } from './focus';
 import { priorFor } from './priors';
 import { pupilMagnification } from './pupil';
 
@@ -21,7 +21,8 @@ const lensWith = (...halo: HaloSample[]): Lens => ({
   halo,
 });
 const at = (fNumber = 4, focusM: number | null = null) => ({ focalMm: 50, fNumber, focusM });
-const of = (more: SampleTold, fNumber = 4) => evidenceFor(lensWith(sample(more)), at(fNumber));
+const of = (more: SampleTold, fNumber = 4) =>
+  evidenceFor(lensAt(lensWith(sample(more)), at(fNumber)));
 
 describe('how unsure a halo is, by what it rests on', () => {
   // The figures are those of docs/optics.md, "Risk".
@@ -72,7 +73,7 @@ describe('how unsure a halo is, by what it rests on', () => {
 
   it('without an exit pupil falloff scatters as its kind does, and says so', () => {
     const lens = lensWith(sample({ exitPupilMm: null }));
-    const evidence = evidenceFor(lens, at());
+    const evidence = evidenceFor(lensAt(lens, at()));
     expect(evidence.falloffSigma).toBeCloseTo(priorFor(lens, 50).sigma.falloff, 9);
     expect(evidence.doubts.join()).toMatch(/its exit pupil is not known/);
     // What rests on frames errs as frames do, wide open too.
@@ -87,7 +88,7 @@ describe('how unsure a halo is, by what it rests on', () => {
   it('nothing measured: as its kind scatters, errors normal, sides as the kind has them', () => {
     const lens = lensWith();
     const { sigma } = priorFor(lens, 50);
-    expect(evidenceFor(lens, at())).toMatchObject({
+    expect(evidenceFor(lensAt(lens, at()))).toMatchObject({
       kind: 'estimated',
       softnessSigma: sigma.softness,
       falloffSigma: sigma.falloff,
@@ -104,20 +105,24 @@ describe('how unsure a halo is, by what it rests on', () => {
       sample({ id: 'b', focalMm: 60, evidence: { date: '2025-01-02' } }),
     ];
     const lens = { ...lensWith(...halo), focalMinMm: 40, focalMaxMm: 60 };
-    expect(evidenceFor(lens, at()).date).toBe('2026-05-12');
-    expect(evidenceFor({ ...lens, halo: [...halo].reverse() }, at()).date).toBe('2026-05-12');
+    expect(evidenceFor(lensAt(lens, at())).date).toBe('2026-05-12');
+    expect(evidenceFor(lensAt({ ...lens, halo: [...halo].reverse() }, at())).date).toBe(
+      '2026-05-12',
+    );
   });
 });
 
 describe('what several samples leave unsure', () => {
   const one = { frames: 1 } as const;
   const both = (a: SampleTold, b: SampleTold, fNumber = 4) =>
-    evidenceFor(lensWith(sample({ id: 'a', ...a }), sample({ id: 'b', ...b })), at(fNumber));
+    evidenceFor(
+      lensAt(lensWith(sample({ id: 'a', ...a }), sample({ id: 'b', ...b })), at(fNumber)),
+    );
   /** A zoom with a sample at 40 and one at 60 mm; 49 mm lies about half way. */
   const ends = (a: SampleTold, b: SampleTold, focalMm = 49) => {
     const halo = [sample({ id: 'a', focalMm: 40, ...a }), sample({ id: 'b', focalMm: 60, ...b })];
     const lens: Lens = { ...lensWith(...halo), focalMinMm: 30, focalMaxMm: 90 };
-    return evidenceFor(lens, { ...at(), focalMm });
+    return evidenceFor(lensAt(lens, { ...at(), focalMm }));
   };
 
   it('any single rim leaves the side unknown, any that no frame told makes errors normal', () => {
@@ -181,36 +186,36 @@ describe('close focus', () => {
   const close = at(4, (50 * 6.25) / 1000);
 
   it('moves a lens that moves whole: edge by 1 + m/P, exit pupil by m f', () => {
-    expect(focusScale(lens, close)).toBeCloseTo(1 + 0.25 / 1.2, 6);
-    expect(focusExtensionMm(lens, close)).toBeCloseTo(12.5, 4);
+    expect(lensAt(lens, close).edgeScale).toBeCloseTo(1 + 0.25 / 1.2, 6);
+    expect(lensAt(lens, close).outMm).toBeCloseTo(12.5, 4);
     const inside: Lens = { ...lens, focusing: 'internal' };
-    expect(focusScale(inside, close)).toBe(1);
-    expect(focusScale(inside, { ...close, extensionMm: 10 })).toBeCloseTo(1 + 0.2 / 1.2, 6);
+    expect(lensAt(inside, close).edgeScale).toBe(1);
+    expect(lensAt(inside, { ...close, extensionMm: 10 }).edgeScale).toBeCloseTo(1 + 0.2 / 1.2, 6);
   });
 
   it('leaves the edge unsure by 12 % of m, the softness by 30 %, and no more where the pupil is told', () => {
-    expect(focusDoubt(lens, close, [0], 0.08)).toEqual({
+    expect(focusDoubt(lensAt(lens, close), [0], 0.08)).toEqual({
       edgeShare: expect.closeTo(0.03, 6) as number,
       softness: expect.closeTo(0.075, 6) as number,
       falloff: 0,
       doubts: [],
     });
     // What was measured there is known there; half as far away it is half as unsure.
-    expect(focusDoubt(lens, close, [0.25], 0.08).edgeShare).toBe(0);
-    expect(focusDoubt(lens, close, [0, 0.125], 0.08).edgeShare).toBeCloseTo(0.015, 6);
-    expect(focusDoubt(lens, close, [0.245], 0.08).edgeShare).toBe(0);
+    expect(focusDoubt(lensAt(lens, close), [0.25], 0.08).edgeShare).toBe(0);
+    expect(focusDoubt(lensAt(lens, close), [0, 0.125], 0.08).edgeShare).toBeCloseTo(0.015, 6);
+    expect(focusDoubt(lensAt(lens, close), [0.245], 0.08).edgeShare).toBe(0);
   });
 
   it('a pupil taken from the exit pupil is half as unsure as the falloff', () => {
     const untold: Lens = { ...lens, pupilMagnification: null };
     const share = 0.25 / pupilMagnification(untold, 50);
-    const doubt = focusDoubt(untold, close, [0], 0.4);
+    const doubt = focusDoubt(lensAt(untold, close), [0], 0.4);
     expect(doubt.edgeShare).toBeCloseTo(Math.hypot(0.03, (0.2 * share) / (1 + share)), 6);
     expect(doubt.doubts).toEqual([
       'its pupil magnification is not told: taken from its exit pupil',
     ]);
     // Focusing inside, nothing moves by it.
-    const inside = focusDoubt({ ...untold, focusing: 'internal' }, close, [0], 0.4);
+    const inside = focusDoubt(lensAt({ ...untold, focusing: 'internal' }, close), [0], 0.4);
     expect(inside.edgeShare).toBeCloseTo(Math.hypot(0.03, 0.125), 6);
     expect(inside.falloff).toBeCloseTo(0.25, 6);
     expect(inside.doubts).toEqual(['focuses inside: how the halo changes close up is not known']);

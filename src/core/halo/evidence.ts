@@ -8,7 +8,7 @@ import {
 import type { Lens } from '../kit/records/lens';
 import { diagonalMm, FULL_FRAME } from '../optics/formats';
 import { stopsBetweenFNumbers } from '../optics/stops';
-import { focusDoubt, focusScale, type FocusDoubt, type Setting } from './focus';
+import { focusDoubt, type FocusDoubt, type LensAt } from './focus';
 import { atAperture, knotsAbout, marksOf, type Knot, type Mark } from './marks';
 import { priorFor } from './priors';
 import { MEANING_SIGMA } from './published';
@@ -159,14 +159,14 @@ const worstKind = (kinds: readonly EvidenceKind[]): EvidenceKind =>
   EVIDENCE_KINDS[Math.max(...kinds.map((k) => EVIDENCE_KINDS.indexOf(k)))] ?? 'estimated';
 
 /** What is known of a lens nobody measured. */
-function usualEvidence(lens: Lens, setting: Setting, scale: number): HaloEvidence {
+function usualEvidence(at: LensAt, scale: number): HaloEvidence {
+  const { lens, setting, edgeScale } = at;
   const usual = priorFor(lens, setting.focalMm);
   const edgeMm = (usual.edge * diagonalMm(lens.designFormat)) / 2;
-  const focus = focusDoubt(lens, setting, [0], usual.sigma.falloff);
+  const focus = focusDoubt(at, [0], usual.sigma.falloff);
   return {
     kind: 'estimated',
-    edgeSigmaMm:
-      edgeMm * focusScale(lens, setting) * Math.hypot(usual.sigma.edge, focus.edgeShare) * scale,
+    edgeSigmaMm: edgeMm * edgeScale * Math.hypot(usual.sigma.edge, focus.edgeShare) * scale,
     softnessSigma: Math.hypot(usual.sigma.softness, focus.softness),
     falloffSigma: Math.hypot(usual.sigma.falloff, focus.falloff),
     unlikeShare: UNLIKE_SHARE.estimated,
@@ -222,22 +222,22 @@ const restsOnFrames = ({ sample }: Knot): boolean => sample.evidence.frames > 0;
  * What the prediction rests on and how sure it is. `scale` is the factor of the train behind the lens,
  * by which the uncertainty grows on the sensor.
  */
-export function evidenceFor(lens: Lens, setting: Setting, scale = 1): HaloEvidence {
-  const { focalMm, fNumber } = setting;
+export function evidenceFor(at: LensAt, scale = 1): HaloEvidence {
+  const { lens, edgeScale } = at;
+  const { focalMm, fNumber } = at.setting;
   const between = marksAbout(marksOf(lens), focalMm);
-  if (!between) return usualEvidence(lens, setting, scale);
+  if (!between) return usualEvidence(at, scale);
   const { marks, share, outside } = between;
   const [a, b] = marks;
   const variances = mixed(a, b, share, (mark) => markVariances(lens, mark, fNumber));
   const edgeOf = (mark: Mark) => atAperture(mark.knots, fNumber).frontEdge;
   const edge = share === 0 ? edgeOf(a) : edgeOf(a) * (1 - share) + edgeOf(b) * share;
-  const edgeMm = edge * focusScale(lens, setting);
+  const edgeMm = edge * edgeScale;
   const octaves = (b.logFocal - a.logFocal) / Math.LN2;
   const apart = BETWEEN_SIGMA_SHARE * octaves * 4 * share * (1 - share);
   const near = share < AT_MARK ? [a] : share > 1 - AT_MARK ? [b] : [a, b];
   const focus = focusDoubt(
-    lens,
-    setting,
+    at,
     near.flatMap((m) => m.knownAt),
     Math.sqrt(variances.falloff),
   );

@@ -36,13 +36,49 @@ export function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | nul
 export const lensMagnification = (lens: Lens, focalMm: number, focusM: number | null): number =>
   focusMagnification(focusedFocalMm(lens, focalMm, focusM), focusM, lens.maxMagnification ?? 1);
 
-/** Magnification at a setting, by ring and extension together. */
-export const workingMagnification = (lens: Lens, setting: Setting): number =>
-  extendedMagnification(
-    setting.focalMm,
-    setting.extensionMm ?? 0,
-    lensMagnification(lens, setting.focalMm, setting.focusM),
+/**
+ * A lens as it is set, with what follows from that alone. Halo, evidence, view and depth all start from it, so that
+ * none of them works it out again.
+ */
+export interface LensAt {
+  lens: Lens;
+  setting: Setting;
+  /** Focal length as the lens is focused, mm. */
+  focusedFocalMm: number;
+  /** Magnification by ring and extension together. */
+  magnification: number;
+  /** The part of it for which the whole lens moves out; where groups move inside only an extension counts. */
+  movedMagnification: number;
+  /** Exit pupil over entrance pupil. */
+  pupil: number;
+  /** Growth of the edge radius with focus: 1 + m/P by the part for which the lens moves. */
+  edgeScale: number;
+  /** How far the exit pupil has moved away from the sensor, mm: as far as the lens is carried out. */
+  outMm: number;
+}
+
+/** The lens at a setting. */
+export function lensAt(lens: Lens, setting: Setting): LensAt {
+  const { focalMm, focusM, extensionMm = 0 } = setting;
+  const focusedMm = focusedFocalMm(lens, focalMm, focusM);
+  const atRing = focusMagnification(focusedMm, focusM, lens.maxMagnification ?? 1);
+  const moved = extendedMagnification(
+    focalMm,
+    extensionMm,
+    lens.focusing === 'internal' ? 0 : atRing,
   );
+  const pupil = pupilMagnification(lens, focalMm);
+  return {
+    lens,
+    setting,
+    focusedFocalMm: focusedMm,
+    magnification: extendedMagnification(focalMm, extensionMm, atRing),
+    movedMagnification: moved,
+    pupil,
+    edgeScale: pupilScale(moved, pupil),
+    outMm: moved * focalMm,
+  };
+}
 
 /** Smaller magnifications are those of subjects thousands of kilometres away. */
 const NEAR_NOTHING = 1e-8;
@@ -55,28 +91,9 @@ export interface Distances {
 }
 
 /** Where subject and image stand about the lens, tubes and helicoid counted. */
-export function distancesOf(lens: Lens, setting: Setting): Distances {
-  const m = workingMagnification(lens, setting);
-  const focalMm = focusedFocalMm(lens, setting.focalMm, setting.focusM);
+export function distancesOf({ focusedFocalMm: focalMm, magnification: m }: LensAt): Distances {
   return { subjectMm: m > NEAR_NOTHING ? focalMm * (1 + 1 / m) : null, imageMm: focalMm * (1 + m) };
 }
-
-/** The part of the magnification for which the whole lens moves out. */
-function movedMagnification(lens: Lens, { focalMm, focusM, extensionMm = 0 }: Setting): number {
-  const own = lens.focusing === 'internal' ? 0 : lensMagnification(lens, focalMm, focusM);
-  return extendedMagnification(focalMm, extensionMm, own);
-}
-
-/**
- * Growth of the edge radius with focus: 1 + m/P where the whole lens moves; where groups move inside only
- * an extension counts.
- */
-export const focusScale = (lens: Lens, setting: Setting): number =>
-  pupilScale(movedMagnification(lens, setting), pupilMagnification(lens, setting.focalMm));
-
-/** How far the exit pupil moves away from the sensor, mm: as far as the lens is carried out. */
-export const focusExtensionMm = (lens: Lens, setting: Setting): number =>
-  movedMagnification(lens, setting) * setting.focalMm;
 
 /**
  * Growth per unit of magnification for lenses that focus inside, share of R: half of what a lens that moves
@@ -113,22 +130,20 @@ const NO_DOUBT: FocusDoubt = { edgeShare: 0, softness: 0, falloff: 0, doubts: []
  * it was measured, 0 for infinity; `falloffSigma` is how unsure its falloff is, share of it.
  */
 export function focusDoubt(
-  lens: Lens,
-  setting: Setting,
+  { lens, magnification: m, movedMagnification, pupil }: LensAt,
   knownAt: readonly number[],
   falloffSigma: number,
 ): FocusDoubt {
-  const m = workingMagnification(lens, setting);
   const away = Math.min(...knownAt.map((known) => Math.abs(m - known)));
   if (!(away > FAR_MAGNIFICATION)) return NO_DOUBT;
   const doubts: string[] = [];
   let square = (UNIT_EDGE_SIGMA * away) ** 2;
   let falloff = 0;
   // At infinity of a lens known close up alone, the way back counts.
-  const moved = m > 0 ? away * (movedMagnification(lens, setting) / m) : away;
+  const moved = m > 0 ? away * (movedMagnification / m) : away;
   if (lens.pupilMagnification === null && moved > FAR_MAGNIFICATION) {
     // P goes with the exit pupil L, falloff with 1/L²: its logarithm is half as unsure.
-    const share = moved / pupilMagnification(lens, setting.focalMm);
+    const share = moved / pupil;
     square += ((PUPIL_SHARE_OF_FALLOFF * falloffSigma * share) / (1 + share)) ** 2;
     doubts.push('its pupil magnification is not told: taken from its exit pupil');
   }

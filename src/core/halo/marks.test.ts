@@ -3,6 +3,7 @@ import { sampleWith, type SampleTold } from '../../../tests/support/samples';
 import { lensExample, lensOf, type Lens } from '../kit/records/lens';
 import { evidenceFor } from './evidence';
 import { atAperture, closeUpRatio, knotsAbout, marksOf } from './marks';
+import { lensAt } from './focus';
 import { predictHalo } from './predict';
 
 /** A 50 mm lens that moves whole, with pupils of the same size, measured at infinity. */
@@ -82,7 +83,7 @@ describe('which samples speak', () => {
     expect(closeUpRatio(mark!, 0)).toBe(1);
     expect(closeUpRatio(mark!, 0.5)).toBeCloseTo(1.1, 6);
     const rims = (focusM: number | null) =>
-      predictHalo(lens, { focalMm: 50, fNumber: 4, focusM }).rims[0]!.edgeRadiusMm;
+      predictHalo(lensAt(lens, { focalMm: 50, fNumber: 4, focusM })).rims[0]!.edgeRadiusMm;
     expect(rims(null)).toBeCloseTo(20, 9);
     expect(rims(CLOSE_M)).toBeCloseTo(27.5, 6);
   });
@@ -123,7 +124,7 @@ describe('between apertures', () => {
 
   it('rests on the frames about it, and on one alone at its own aperture', () => {
     const ids = (fNumber: number) =>
-      evidenceFor(lens, { focalMm: 50, fNumber, focusM: null }).sampleIds.join('');
+      evidenceFor(lensAt(lens, { focalMm: 50, fNumber, focusM: null })).sampleIds.join('');
     expect([1.4, 2, 2.02, 2.2, 4, 7.4, 7.9, 8, 11].map(ids)).toEqual([
       'a',
       'a',

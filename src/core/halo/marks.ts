@@ -9,7 +9,7 @@ import {
   type HaloSample,
 } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
-import { focusScale, lensMagnification } from './focus';
+import { lensAt, lensMagnification } from './focus';
 import { usualExitPupilMm } from './priors';
 import { edgeTold } from './published';
 
@@ -66,7 +66,7 @@ function byFocal(samples: readonly HaloSample[]): HaloSample[][] {
 
 function knotOf(lens: Lens, sample: HaloSample): Knot {
   const { front, rear, fNumber } = sample;
-  const scale = focusScale(lens, sample);
+  const scale = lensAt(lens, sample).edgeScale;
   const pupilMm = sample.exitPupilMm ?? usualExitPupilMm(lens, sample.focalMm);
   const rearRim = rear ?? { ...front, edgeRadiusMm: front.edgeRadiusMm * UNSEEN_REAR };
   return {

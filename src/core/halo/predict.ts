@@ -6,9 +6,8 @@ import { openFNumberAt, type Lens } from '../kit/records/lens';
 import { workingFNumber } from '../optics/closeUp';
 import { keptIn } from '../maths/kept';
 import { pchip, type Curve } from '../maths/monotone';
-import { focusExtensionMm, focusScale, workingMagnification, type Setting } from './focus';
+import type { LensAt, Setting } from './focus';
 import { atAperture, closeUpRatio, marksOf, type Mark } from './marks';
-import { pupilMagnification } from './pupil';
 import { haloOfShares, priorFor, usualExitPupilMm } from './priors';
 import type { Halo, Rim } from './rims';
 
@@ -121,18 +120,22 @@ function softenedBy(
 }
 
 /** Halo of the bare lens on its own image plane, without the evidence behind it. Fast. */
-export function predictHalo(lens: Lens, setting: Setting): Halo {
-  const m = workingMagnification(lens, setting);
-  const { rims, exitPupilMm, centre } = farHalo(lens, setting, m);
-  const scale = focusScale(lens, setting);
-  const pupil = pupilMagnification(lens, setting.focalMm);
-  const coneTangent = 1 / (2 * workingFNumber(setting.fNumber, m, pupil));
-  if (scale === 1) return { rims, exitPupilMm, coneTangent, centre };
-  const out = focusExtensionMm(lens, setting);
-  const softer = (r: Rim) => softenedBy(r, setting.fNumber, scale, out, exitPupilMm);
+export function predictHalo({
+  lens,
+  setting,
+  magnification,
+  pupil,
+  edgeScale,
+  outMm,
+}: LensAt): Halo {
+  const { fNumber } = setting;
+  const { rims, exitPupilMm, centre } = farHalo(lens, setting, magnification);
+  const coneTangent = 1 / (2 * workingFNumber(fNumber, magnification, pupil));
+  if (edgeScale === 1) return { rims, exitPupilMm, coneTangent, centre };
+  const softer = (r: Rim) => softenedBy(r, fNumber, edgeScale, outMm, exitPupilMm);
   return {
-    rims: rims.map((r) => rim(r.side, r.edgeRadiusMm * scale, r.softnessMm * softer(r))),
-    exitPupilMm: exitPupilMm === null ? null : exitPupilMm + out,
+    rims: rims.map((r) => rim(r.side, r.edgeRadiusMm * edgeScale, r.softnessMm * softer(r))),
+    exitPupilMm: exitPupilMm === null ? null : exitPupilMm + outMm,
     coneTangent,
     centre,
   };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { lensExample, type Lens } from '../kit/records/lens';
 import { evidenceFor } from './evidence';
+import { lensAt } from './focus';
 import { predictHalo } from './predict';
 import { haloOfShares, priorFor, usualOf } from './priors';
 import { darknessStops, lightAt, transmissionAt } from './rims';
@@ -44,7 +45,7 @@ describe('what is usual of a kind', () => {
     for (let focal = 10; focal < 590; focal *= 1.01) {
       lenses(focal).forEach((lens, i) => {
         const [here, next] = [lens, lenses(focal * 1.01)[i]!].map((l, k) =>
-          predictHalo(l, at(focal * 1.01 ** k, 4)),
+          predictHalo(lensAt(l, at(focal * 1.01 ** k, 4))),
         );
         const change = (of: (h: NonNullable<typeof here>) => number) =>
           Math.abs(Math.log(of(next!) / of(here!)));
@@ -67,7 +68,7 @@ describe('what is usual of a kind', () => {
   it('a zoom at its long end is judged by that focal length: 70 mm of a 70-200 is no ultra-wide', () => {
     const tele: Lens = { ...zoom, focalMinMm: 70, focalMaxMm: 200 };
     const corner = (lens: Lens, focal: number) =>
-      darknessStops(lightAt(predictHalo(lens, at(focal, 4)), CORNER).light)!;
+      darknessStops(lightAt(predictHalo(lensAt(lens, at(focal, 4))), CORNER).light)!;
     const wide: Lens = { ...zoom, focalMinMm: 16, focalMaxMm: 35 };
     expect(corner(tele, 70)).toBeLessThan(corner(wide, 16) - 0.3);
   });
@@ -81,7 +82,7 @@ describe('what is usual of a kind', () => {
 
   it('a faster lens of the same focal length is softer at the same aperture', () => {
     const soft = (openFNumberWide: number) =>
-      predictHalo(prime(50, { openFNumberWide }), at(50, 4)).rims[0]!.softnessMm;
+      predictHalo(lensAt(prime(50, { openFNumberWide }), at(50, 4))).rims[0]!.softnessMm;
     expect(soft(2.8)).toBeGreaterThan(soft(1.4));
   });
 });
@@ -98,28 +99,31 @@ describe('the halo of such a lens', () => {
 
   it('scales with the format it was made for', () => {
     const small = prime(33.3, { designFormat: { widthMm: 24, heightMm: 16 } });
-    const [a, b] = [predictHalo(prime(50), at(50, 2)), predictHalo(small, at(100 / 3, 2))];
+    const [a, b] = [
+      predictHalo(lensAt(prime(50), at(50, 2))),
+      predictHalo(lensAt(small, at(100 / 3, 2))),
+    ];
     expect(b.rims[0]!.edgeRadiusMm / a.rims[0]!.edgeRadiusMm).toBeCloseTo(2 / 3, 3);
     expect(b.exitPupilMm! / a.exitPupilMm!).toBeCloseTo(2 / 3, 3);
   });
 
   it('lets the corner of its own format through at f/8: nothing hard there', () => {
     for (const focal of [14, 24, 35, 50, 85, 200])
-      expect(transmissionAt(predictHalo(prime(focal), at(focal, 8)).rims, CORNER)).toBeGreaterThan(
-        0.9,
-      );
+      expect(
+        transmissionAt(predictHalo(lensAt(prime(focal), at(focal, 8))).rims, CORNER),
+      ).toBeGreaterThan(0.9);
   });
 
   it('grows close up as any halo does', () => {
     const lens = prime(50, { focusing: 'unit', pupilMagnification: 1, maxMagnification: null });
-    const edge = (focusM: number | null) => predictHalo(lens, at(50, 2, focusM)).rims[0]!;
+    const edge = (focusM: number | null) => predictHalo(lensAt(lens, at(50, 2, focusM))).rims[0]!;
     // m = 0.1 at an engraved 605 mm.
     expect(edge(0.605).edgeRadiusMm / edge(null).edgeRadiusMm).toBeCloseTo(1.1, 9);
   });
 
   it('is unsure by its scatter, scaled to the sensor behind a train, and says what it took', () => {
     const lens = prime(50);
-    const evidence = evidenceFor(lens, at(50, 2), 0.7);
+    const evidence = evidenceFor(lensAt(lens, at(50, 2)), 0.7);
     const { edge, sigma } = priorFor(lens, 50);
     expect(evidence.edgeSigmaMm).toBeCloseTo(edge * sigma.edge * CORNER * 0.7, 6);
     expect(evidence.softnessSigma).toBe(sigma.softness);

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { haloSampleExample, type HaloSample } from '../kit/records/haloSample';
 import { lensExample, type Lens } from '../kit/records/lens';
 import { evidenceFor } from './evidence';
+import { lensAt } from './focus';
 import { predictHalo } from './predict';
 import { MEANING_SIGMA, edgeTold } from './published';
 import { lightAt } from './rims';
@@ -31,7 +32,7 @@ describe('a published radius', () => {
     ['-2 stops', 2],
   ] as const)('of %s is as dark as that where it was told', (meaning, stops) => {
     const lens: Lens = { ...lensExample, halo: [published({ meaning })] };
-    const halo = predictHalo(lens, { focalMm: 18, fNumber: 8, focusM: null });
+    const halo = predictHalo(lensAt(lens, { focalMm: 18, fNumber: 8, focusM: null }));
     expect(-Math.log2(lightAt(halo, 21.6).light)).toBeCloseTo(stops, 2);
   });
 
@@ -47,12 +48,14 @@ describe('a published radius', () => {
   it('is as unsure as what it means', () => {
     const sigma = (meaning: HaloSample['meaning']) =>
       evidenceFor(
-        { ...lensExample, halo: [published({ meaning })] },
-        {
-          focalMm: 18,
-          fNumber: 8,
-          focusM: null,
-        },
+        lensAt(
+          { ...lensExample, halo: [published({ meaning })] },
+          {
+            focalMm: 18,
+            fNumber: 8,
+            focusM: null,
+          },
+        ),
       ).edgeSigmaMm;
     expect(sigma('half light')).toBeCloseTo(Math.hypot(0.1, 0.025 * 21.6), 9);
     expect(sigma('image circle')).toBeGreaterThan(sigma('-1 stop'));

@@ -18,6 +18,7 @@ import { trueRadii } from '../bench-camera/rays';
 import { diagonalMm } from '../optics/formats';
 import { randomOf } from '../maths/random';
 import { evidenceFor } from '../halo/evidence';
+import { lensAt } from '../halo/focus';
 import { predictHalo } from '../halo/predict';
 import { haloRadii } from '../halo/radii';
 import { haloSampleExample, isEdgeUnseen } from '../kit/records/haloSample';
@@ -129,8 +130,8 @@ function foretold(frames: readonly SampleFrame[], focalMm: number, fNumber: numb
     halo: [sample],
   });
   const setting = { focalMm, fNumber, focusM: null };
-  const value = haloRadii(predictHalo(lens, setting)).half;
-  const reach = 1.645 * evidenceFor(lens, setting).edgeSigmaMm;
+  const value = haloRadii(predictHalo(lensAt(lens, setting))).half;
+  const reach = 1.645 * evidenceFor(lensAt(lens, setting)).edgeSigmaMm;
   return { value, low: value - reach, high: value + reach };
 }
 

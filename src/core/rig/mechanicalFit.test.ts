@@ -16,7 +16,7 @@ const withBody = (rig: Rig, more: Partial<Body>): Rig => ({
 });
 
 const strike = (lens: Partial<Lens>, parts: Part[], body: Partial<Body> = {}) =>
-  fitOf(withBody(plainRig({ lens, parts }), body), 2).strike;
+  fitOf(withBody(plainRig({ lens, parts }), body)).strike;
 
 describe('rear glass', () => {
   it('that nobody measured strikes nothing that is known', () => {
@@ -103,7 +103,7 @@ describe('rear glass', () => {
 
 describe('the register', () => {
   const register = (parts: Part[], helicoidMm = 0) =>
-    fitOf(plainRig({ parts, settings: { helicoidMm } }), 2).register;
+    fitOf(plainRig({ parts, settings: { helicoidMm } })).register;
 
   it('is met by a plain adapter of the right thickness', () => {
     expect(register([plain()])).toEqual({
@@ -171,7 +171,7 @@ describe('the contacts', () => {
     'carry %s only where every part does, and say which one does not',
     (k) => {
       const cut = plain({ name: 'cut', electronics: { ...all, [k]: false } });
-      const { carried, lostAt } = fitOf(plainRig({ parts: [reducer(), cut] }), 2);
+      const { carried, lostAt } = fitOf(plainRig({ parts: [reducer(), cut] }));
       expect(carried).toEqual({ ...all, [k]: false });
       expect(lostAt).toEqual(['cut']);
     },
@@ -179,14 +179,14 @@ describe('the contacts', () => {
 
   it('a part that carries nothing loses nothing a lens without contacts has', () => {
     const dead = plain({ electronics: NO_ELECTRONICS });
-    const fit = fitOf(plainRig({ lens: { electronics: NO_ELECTRONICS }, parts: [dead] }), 2);
+    const fit = fitOf(plainRig({ lens: { electronics: NO_ELECTRONICS }, parts: [dead] }));
     expect(fit.lostAt).toEqual([]);
     expect(fit.carried).toEqual(NO_ELECTRONICS);
   });
 
   it('a front converter stands before them', () => {
     const front = partOf('front converter', { electronics: NO_ELECTRONICS });
-    const fit = fitOf(plainRig({ parts: [front, plain()] }), 2);
+    const fit = fitOf(plainRig({ parts: [front, plain()] }));
     expect(fit.carried).toEqual(all);
     expect(fit.lostAt).toEqual([]);
   });
@@ -195,7 +195,7 @@ describe('the contacts', () => {
 describe('the joints', () => {
   it('are told by place, with what each side has and takes', () => {
     const wrong = plain({ name: 'wrong', rearMountId: 'slr' });
-    expect(fitOf(plainRig({ parts: [wrong] }), 2).joints).toEqual([
+    expect(fitOf(plainRig({ parts: [wrong] })).joints).toEqual([
       {
         index: 1,
         hasMountId: 'slr',
@@ -203,18 +203,18 @@ describe('the joints', () => {
         sentence: 'wrong has mount 44; Body takes mount 18.',
       },
     ]);
-    const bare = fitOf(plainRig({ parts: [partOf('front converter', { rearMountId: 'x' })] }), 2);
+    const bare = fitOf(plainRig({ parts: [partOf('front converter', { rearMountId: 'x' })] }));
     expect(bare.joints.map((j) => j.index)).toEqual([0]);
-    expect(fitOf(plainRig(), 2).joints).toEqual([]);
+    expect(fitOf(plainRig()).joints).toEqual([]);
   });
 });
 
 describe('the cover glass', () => {
   it('is told where it is known, and not where it is not', () => {
     const rig = plainRig();
-    expect(fitOf(rig, 2).coverGlass).toBeNull();
+    expect(fitOf(rig).coverGlass).toBeNull();
     const coverGlass = { thicknessMm: 2, index: 1.5168 };
-    const glass = fitOf(withBody(rig, { coverGlass }), 2).coverGlass!;
+    const glass = fitOf(withBody(rig, { coverGlass })).coverGlass!;
     expect(glass.shiftMm).toBeCloseTo(0.68143, 5);
     expect(glass.marginalExtraMm).toBeCloseTo(0.02269, 4);
   });

@@ -6,7 +6,10 @@ import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/re
 import { jointProblems, type JointProblem } from './joints';
 import { metres, mm } from '../words/figures';
 import type { Rig } from './rig';
-import { apertureControl, extensionMm, imageShiftMm, type ApertureControl } from './train';
+import { apertureControl, type ApertureControl } from './train/aperture';
+import { extensionMm } from './train/extension';
+import { fNumberBehind } from './train/light';
+import { trainOf } from './train/train';
 
 export interface Strike {
   /** Place of what it could strike among the parts of the train; null for the body. */
@@ -73,15 +76,15 @@ export const areMountsTold = ({ body, lens }: Pick<Rig, 'body' | 'lens'>): boole
 function registerFit(rig: Rig): RegisterFit {
   if (!areMountsTold(rig)) return NO_REGISTERS;
   let error = 0;
-  for (const part of rig.parts) {
+  const train = trainOf(rig.parts, rig.mounts);
+  for (const { part, imageShiftMm: shift } of train.links) {
     if (isFront(part) || magnifies(part)) continue;
-    const shift = imageShiftMm(part, rig.mounts);
     if (shift === null) return NO_REGISTERS;
     // A plate carries the image back, as if the part were that much thinner.
     const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
     if (part.kind !== 'extension tube') error -= shift + plate;
   }
-  const long = error + extensionMm(rig.parts, rig.mounts, rig.settings.helicoidMm);
+  const long = error + extensionMm(train, rig.settings.helicoidMm);
   const tooLong = long > REGISTER_TOLERANCE_MM;
   return {
     errorMm: error,
@@ -142,8 +145,10 @@ const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
     .filter((p) => !isFront(p))
     .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
 
-function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
+/** What the cover glass does at the f-number behind the train. */
+function coverGlassOf({ body, parts, mounts, settings }: Rig): CoverGlass | null {
   if (!body.coverGlass) return null;
+  const fNumber = fNumberBehind(trainOf(parts, mounts), settings.fNumber);
   const { thicknessMm, index } = body.coverGlass;
   return {
     shiftMm: plateShiftMm(thicknessMm, index),
@@ -151,13 +156,13 @@ function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
   };
 }
 
-/** Whether the rig goes together, at f-number `fNumber` behind the train. */
-export function fitOf(rig: Rig, fNumber: number): FitReport {
+/** Whether the rig goes together as it is set. */
+export function fitOf(rig: Rig): FitReport {
   return {
     joints: jointProblems(rig),
     register: registerFit(rig),
     strike: strikeOf(rig),
-    coverGlass: coverGlassOf(rig, fNumber),
+    coverGlass: coverGlassOf(rig),
     carried: carriedBy(rig),
     carriedKnown: isTold(rig.lens, 'electronics'),
     aperture: apertureControl(rig.lens, rig.parts),

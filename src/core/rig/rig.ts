@@ -7,7 +7,7 @@ import type { Part } from '../kit/records/part';
 import { mergedSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
 import { clamp } from '../maths/clamp';
-import { apertureControl } from './train';
+import { apertureControl } from './train/aperture';
 
 export interface Rig {
   name: string;

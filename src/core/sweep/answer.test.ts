@@ -3,7 +3,7 @@ import { tideMill } from '../demo/tideMill';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { plainRig, plainLens } from '../../../tests/support/plainRig';
 import { evaluate } from '../rig/report/evaluate';
-import { isClear, spareStopsOf, verdictOf } from '../rig/report/setUp';
+import { isClear, spareStopsOf, verdictOf } from '../rig/verdicts';
 import { clearShare, sweepAnswer } from './answer';
 import { apertureSteps } from './axes';
 import { coverageCurve } from './curve';

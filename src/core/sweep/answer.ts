@@ -2,7 +2,7 @@
 import { ASPECTS } from '../frame/aspects';
 import type { RigSettings } from '../kit/records/rigRecord';
 import { logWidth } from '../maths/windows';
-import { reachOf, spareStopsOf } from '../rig/report/setUp';
+import { marginOf, spareStopsOf } from '../rig/verdicts';
 import { turned, type Rig } from '../rig/rig';
 import { fWords } from '../words/figures';
 import { apertureSteps, askedOf, type SweepStep } from './axes';
@@ -57,9 +57,8 @@ export function clearShare({ windows, span }: ZoomWindows): number {
 }
 
 const spotAt = (rig: Rig): Spot => {
-  const { acceptedMm, cornerMm } = reachOf(rig);
   const { focalMm, fNumber } = rig.settings;
-  return { focalMm, fNumber, marginMm: acceptedMm - cornerMm };
+  return { focalMm, fNumber, marginMm: marginOf(rig) };
 };
 
 /** The roomier of two spots. */

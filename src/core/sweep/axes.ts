@@ -5,7 +5,7 @@ import type { Mode } from '../kit/records/body';
 import type { Part } from '../kit/records/part';
 import type { RigSettings } from '../kit/records/rigRecord';
 import { apertureSeries } from '../optics/apertures';
-import { apertureControl } from '../rig/train';
+import { apertureControl } from '../rig/train/aperture';
 import { fitOf, fitProblem } from '../rig/mechanicalFit';
 import { turned, type Rig } from '../rig/rig';
 import { fWords, fixed, metres, mm, short } from '../words/figures';
@@ -212,7 +212,7 @@ function whyNot(at: Rig, steps: readonly SweepStep[]): string | null {
     }
     if (stabiliser === true && at.body.sensorTravel === null) return 'the sensor does not move';
     if (asked.parts) {
-      const fit = fitOf(at, at.settings.fNumber);
+      const fit = fitOf(at);
       const problem = fitProblem(fit);
       if (problem) return problem.words.toLowerCase();
       const { farthestFocusM } = fit.register;

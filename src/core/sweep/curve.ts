@@ -5,7 +5,7 @@ import { clamp } from '../maths/clamp';
 import { NINETY_SIGMAS } from '../maths/normal';
 import { evaluate } from '../rig/report/evaluate';
 import { turned, type Rig } from '../rig/rig';
-import { apertureControl } from '../rig/train';
+import { apertureControl } from '../rig/train/aperture';
 import { zoomPlaces } from './zoomWindows';
 
 export type CurveAxis = 'focal' | 'aperture';

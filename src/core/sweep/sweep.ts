@@ -1,7 +1,7 @@
 /** One rig over any two of its axes. */
 import type { VerdictKind } from '../frame/coverage';
 import type { RigSettings } from '../kit/records/rigRecord';
-import { verdictOf } from '../rig/report/setUp';
+import { verdictOf } from '../rig/verdicts';
 import type { Rig } from '../rig/rig';
 import { askedOf, type SweepStep } from './axes';
 

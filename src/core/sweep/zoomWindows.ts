@@ -2,7 +2,7 @@
 import { isZoom, openFNumberAt } from '../kit/records/lens';
 import { gapsBetween, peakBetween, windowsWhere, type Window } from '../maths/windows';
 import { whereBeginning } from '../maths/rootFinding';
-import { scaleUpOf, spareStopsOf } from '../rig/report/setUp';
+import { scaleUpOf, spareStopsOf } from '../rig/verdicts';
 import { turned, type Rig } from '../rig/rig';
 import { askedOf, type SweepStep } from './axes';
 

@@ -2,7 +2,7 @@
 import styled from 'styled-components';
 import type { Part } from '@/core/kit/records/part';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
-import { shiftRangeMm } from '@/core/rig/train';
+import { shiftRangeMm } from '@/core/rig/train/train';
 import { ValueField } from '@/ui/ring/ValueField';
 import type { BenchActions } from '@/shell/useBench';
 

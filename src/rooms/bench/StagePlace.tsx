@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import type { Offset } from '@/core/frame/geometry';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
-import { shiftRangeMm } from '@/core/rig/train';
+import { shiftRangeMm } from '@/core/rig/train/train';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Stage } from '@/ui/stage/Stage';
 import { flickerWords } from '@/core/words/corners';

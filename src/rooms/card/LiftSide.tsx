@@ -1,7 +1,7 @@
 'use client';
 import type { PictureView } from '@/core/correction/ownPicture';
 import type { Rig } from '@/core/rig/rig';
-import { lightOf } from '@/core/rig/report/setUp';
+import { situationOf } from '@/core/rig/situation';
 import { fixed, fWords, mm, percent } from '@/core/words/figures';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { Chips } from '@/ui/controls/Chips';
@@ -25,7 +25,7 @@ const isApart = (a: number, b: number): boolean => Math.max(a / b, b / a) > APAR
 /** What the picture's file says of its settings where that is not how the rig is set; null where it agrees or says nothing. */
 function settingsDoubt(rig: Rig, { settings }: OpenedPicture): string | null {
   const { focalMm, fNumber } = rig.settings;
-  const through = lightOf(rig);
+  const through = situationOf(rig).light;
   const told = [
     settings.focalMm !== null &&
       isApart(settings.focalMm, focalMm) &&

@@ -1,5 +1,5 @@
 /** New records to begin with. Lenses begin with the facts that stand on them. */
-import { bodyOf, FRESH_MODE, type Body } from '@/core/kit/records/body';
+import { bodyOf, freshMode, type Body } from '@/core/kit/records/body';
 import type { KitTable } from '@/core/kit/fields/fieldTypes';
 import type { Marking } from '@/core/kit/records/marking';
 import { mountOf, type Mount } from '@/core/kit/records/mount';
@@ -9,7 +9,7 @@ import type { Tables, Workspace } from '@/core/kit/records/workspace';
 const freshMount = (id: string): Mount => mountOf({ id, name: 'New mount', registerMm: 44 });
 
 const freshBody = (id: string, mountId: string): Body =>
-  bodyOf({ id, name: 'New body', mountId, modes: [{ ...FRESH_MODE, id: 'stills' }] });
+  bodyOf({ id, name: 'New body', mountId, modes: [freshMode('stills')] });
 
 const freshPart = (id: string, frontMountId: string, rearMountId: string): Part =>
   partOf({

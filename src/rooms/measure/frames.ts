@@ -1,11 +1,12 @@
 /** The frames of a session: what was given, what became of each, and the entry it would make in the log. */
 import { newId } from '@/core/kit/newId';
+import { lensAt } from '@/core/halo/focus';
 import { predictHalo } from '@/core/halo/predict';
 import { haloRadii } from '@/core/halo/radii';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { entryFigures } from '@/core/measure/toEntry';
 import { shotFor, type Shot } from '@/core/measure/shotList';
-import { setUp } from '@/core/rig/report/setUp';
+import { situationOf } from '@/core/rig/situation';
 import { turned } from '@/core/rig/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';
@@ -52,7 +53,9 @@ export function predictedHalfLight(
   { lens, rig }: Session,
   setting: NonNullable<ReturnType<typeof settingOf>>,
 ): number {
-  return haloRadii(rig ? setUp(turned(rig, setting)).halo : predictHalo(lens, setting)).half;
+  return haloRadii(
+    rig ? situationOf(turned(rig, setting)).halo : predictHalo(lensAt(lens, setting)),
+  ).half;
 }
 
 /** A measured frame as an entry of the log; null where there is nothing to enter. */

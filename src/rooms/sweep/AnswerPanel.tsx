@@ -139,7 +139,7 @@ interface AnswerPanelProps {
 /** What the sweep says: the answer, the windows, the sweet spot, what would widen it, and the frame in hand. */
 export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanelProps) {
   const { lens } = rig;
-  const problem = fitProblem(fitOf(rig, rig.settings.fNumber));
+  const problem = fitProblem(fitOf(rig));
   const isLost = answer === 'lost';
   const known = isLost ? null : answer;
   const waiting = isLost ? 'Not worked out' : 'Working it out…';

@@ -66,7 +66,7 @@ export const chosenAgainst = (id: string | null): string => id ?? NOTHING;
 export function heldAgainst(workspace: Workspace, rig: Rig, against: string): Rig | null {
   const other = otherRig(workspace, rig, against);
   if (!other || against.startsWith('rig:')) return other;
-  return fitProblem(fitOf(other, other.settings.fNumber)) === null ? other : null;
+  return fitProblem(fitOf(other)) === null ? other : null;
 }
 
 function otherRig(workspace: Workspace, rig: Rig, against: string): Rig | null {

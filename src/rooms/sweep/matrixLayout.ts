@@ -1,5 +1,5 @@
 /** Where the frames of a sweep stand. */
-import { deliveredOf } from '@/core/rig/report/setUp';
+import { deliveredOf } from '@/core/rig/framed';
 import type { SweepCell } from '@/core/sweep/sweep';
 import type { Box } from '@/core/frame/verdictPaths';
 

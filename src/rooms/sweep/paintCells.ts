@@ -1,6 +1,6 @@
 /** Paints the halos of a sweep's frames: the light the stage shows, within the frame alone. */
 import { blackoutRadiusMm } from '@/core/halo/rims';
-import { setUp } from '@/core/rig/report/setUp';
+import { situationOf } from '@/core/rig/situation';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { lightStops, type LightStop } from '@/ui/stage/haloPaint';
 import type { Box } from '@/core/frame/verdictPaths';
@@ -27,7 +27,7 @@ export function cellLight(
   theme: Theme,
 ): CellLight | null {
   if (cell.verdict === null) return null;
-  const { halo } = setUp(cell.rig);
+  const { halo } = situationOf(cell.rig);
   const box = frameBox(cell, row, column, layout);
   const cornerMm = Math.hypot(box.w, box.h) / 2 / layout.pxPerMm;
   const offMm = Math.hypot(halo.centre.xMm, halo.centre.yMm);

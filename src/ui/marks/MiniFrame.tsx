@@ -1,7 +1,8 @@
 'use client';
 import { verdictPaths } from '@/core/frame/verdictPaths';
 import { blackoutRadiusMm } from '@/core/halo/rims';
-import { setUp, verdictOf } from '@/core/rig/report/setUp';
+import { situationOf } from '@/core/rig/situation';
+import { verdictOf } from '@/core/rig/verdicts';
 import type { Rig } from '@/core/rig/rig';
 import { lightStops } from '../stage/haloPaint';
 import { useTheme } from '../theme/useTheme';
@@ -14,7 +15,7 @@ const STOPS = 14;
 /** The frame of a rig with its halo, as the stage draws it, and its verdict by the shape of its border. */
 export function MiniFrame({ rig }: { rig: Rig }) {
   const [theme] = useTheme();
-  const { halo, delivered } = setUp(rig);
+  const { halo, delivered } = situationOf(rig);
   const { kind } = verdictOf(rig);
   const scale = Math.min((WIDTH_PX - 4) / delivered.widthMm, (HEIGHT_PX - 4) / delivered.heightMm);
   const [w, h] = [delivered.widthMm * scale, delivered.heightMm * scale];

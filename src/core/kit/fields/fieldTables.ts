@@ -2,7 +2,7 @@
 import {
   autofocusPointsSchema,
   bodySchema,
-  FRESH_MODE,
+  freshMode,
   modeSchema,
   sensorTravelSchema,
   stabilisationCropSchema,
@@ -143,12 +143,14 @@ const CROPS = mode.list('crops', 'Stabilisation crops', {
 const MODES = body.list('modes', 'Recording modes', {
   one: 'mode',
   summary: 'name',
-  fresh: { ...FRESH_MODE, id: '' },
+  fresh: freshMode(''),
   fields: [
     mode.text('name', 'Name'),
     mode.choice('use', 'For'),
     mode.number('widthMm', 'Read-out width', 'mm'),
     mode.number('heightMm', 'Read-out height', 'mm'),
+    mode.number('middleXMm', 'Its middle right of the sensor’s', 'mm'),
+    mode.number('middleYMm', 'Its middle below the sensor’s', 'mm'),
     mode.number('widthPx', 'Pixels across', 'px'),
     mode.number('heightPx', 'Pixels down', 'px'),
     mode.number('recordedWidthPx', 'Recorded across', 'px'),

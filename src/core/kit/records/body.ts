@@ -42,6 +42,9 @@ export const modeSchema = record('mode', {
   /** Read-out area on the sensor, mm. */
   widthMm: number(0.5, 400),
   heightMm: number(0.5, 400),
+  /** Where the middle of the read-out lies from the middle of the sensor, mm, x right, y down. */
+  middleXMm: number(-200, 200, { default: 0 }),
+  middleYMm: number(-200, 200, { default: 0 }),
   /** Pixels read. */
   widthPx: integer(16, 100_000),
   heightPx: integer(16, 100_000),
@@ -55,6 +58,19 @@ export const modeSchema = record('mode', {
 });
 export type Mode = Static<typeof modeSchema>;
 
+/** What of a mode must be told. */
+type ModeToldAtLeast = 'id' | 'name' | 'widthMm' | 'heightMm' | 'widthPx' | 'heightPx';
+export type ModeTold = Pick<Mode, ModeToldAtLeast> & Partial<Mode>;
+
+/** A mode as far as it is told; it reads about the middle of the sensor, and records all it reads. */
+export const modeOf = (told: ModeTold): Mode => completed(modeSchema, told);
+
+/** Where the middle of a mode's read-out lies from the middle of the sensor, mm. */
+export const readOutMiddle = ({ middleXMm, middleYMm }: Mode): { xMm: number; yMm: number } => ({
+  xMm: middleXMm,
+  yMm: middleYMm,
+});
+
 /** Sensor area a mode reads, mm². */
 export const areaOf = (mode: Mode): number => mode.widthMm * mode.heightMm;
 
@@ -65,18 +81,16 @@ export const largestMode = (modes: readonly Mode[]): Mode | undefined =>
   )[0];
 
 /** A mode over the whole of a 36x24 sensor at 24 MP. */
-export const FRESH_MODE: Omit<Mode, 'id'> = {
-  name: 'Stills',
-  use: 'stills',
-  widthMm: 36,
-  heightMm: 24,
-  widthPx: 6000,
-  heightPx: 4000,
-  recordedWidthPx: null,
-  framesPerSecond: null,
-  crops: [],
-  digitalZooms: [1],
-};
+export const freshMode = (id: string): Mode =>
+  modeOf({
+    id,
+    name: 'Stills',
+    use: 'stills',
+    widthMm: 36,
+    heightMm: 24,
+    widthPx: 6000,
+    heightPx: 4000,
+  });
 
 /** How far the stabiliser may move the sensor from its rest, mm. */
 export const sensorTravelSchema = record('sensor travel', {
@@ -129,12 +143,15 @@ export const bodySchema = record('body', {
 });
 export type Body = Static<typeof bodySchema>;
 
-/** A body as far as it is told; nothing else of it is known. */
-export const bodyOf = (
-  told: Pick<Body, 'id' | 'name' | 'mountId' | 'modes'> & Partial<Body>,
-): Body => completed(bodySchema, told);
+/** What of a body must be told; of its modes likewise. */
+export type BodyTold = Pick<Body, 'id' | 'name' | 'mountId'> &
+  Partial<Omit<Body, 'modes'>> & { modes: readonly ModeTold[] };
 
-export const bodyExample: Body = {
+/** A body as far as it is told; nothing else of it is known. */
+export const bodyOf = ({ modes, ...told }: BodyTold): Body =>
+  completed(bodySchema, { ...told, modes: modes.map(modeOf) });
+
+export const bodyExample: Body = bodyOf({
   id: 'c26',
   name: 'C26',
   maker: 'Tolvane',
@@ -172,7 +189,7 @@ export const bodyExample: Body = {
   estimated: [],
   licence: '',
   note: '',
-};
+});
 
 /** Body name as shown: maker and model. */
 export const fullName = (item: { maker: string; name: string }): string =>

@@ -1,6 +1,6 @@
 /** A body from what people know of it; the rest is what is usual, and marked so. */
 import { diagonalMm, type NamedFormat } from '../../optics/formats';
-import { bodyOf, type Body, type Mode } from '../records/body';
+import { bodyOf, modeOf, type Body, type Mode } from '../records/body';
 
 /** Sensors common in cameras one can buy or rent: their format, and the megapixels they come with. */
 export interface CommonSensor {
@@ -79,7 +79,7 @@ function usualModes({ format, megapixels }: BodyFacts): Mode[] {
   const sensor = COMMON_SENSORS.find((s) => s.formatId === format.id);
   const count = (megapixels ?? sensor?.usual ?? 20) * 1e6;
   const perMm = Math.sqrt(count / (format.widthMm * format.heightMm));
-  const stills: Mode = {
+  const stills = modeOf({
     id: 'stills',
     name: 'Stills, whole sensor',
     use: 'stills',
@@ -87,11 +87,7 @@ function usualModes({ format, megapixels }: BodyFacts): Mode[] {
     heightMm: format.heightMm,
     widthPx: even(format.widthMm * perMm),
     heightPx: even(format.heightMm * perMm),
-    recordedWidthPx: null,
-    framesPerSecond: null,
-    crops: [],
-    digitalZooms: [1],
-  };
+  });
   const video = (id: string, name: string, share: number, fps: number): Mode => {
     const read = area(stills, share, WIDE);
     return {

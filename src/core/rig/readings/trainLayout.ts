@@ -2,8 +2,7 @@
 import { fullName } from '../../kit/records/body';
 import type { Report } from '../report/evaluate';
 import type { Rig } from '../rig';
-import { converterOfShift } from '../../optics/converter';
-import { imageShiftMm } from '../train';
+import { trainOf } from '../train/train';
 import { isFront, type Part } from '../../kit/records/part';
 import type { Strike } from '../mechanicalFit';
 import { mm } from '../../words/figures';
@@ -147,9 +146,7 @@ function traceBeam(rig: Rig, report: Report, frontMm: number): TrainLayout['beam
     beam.push({ atMm, halfMm: Math.max(0, halfMm) });
     return halfMm;
   };
-  for (const part of rearParts(rig)) {
-    const shift = imageShiftMm(part, rig.mounts);
-    const thin = shift === null ? null : converterOfShift(part.factor, shift);
+  for (const { thin } of trainOf(rig.parts, rig.mounts).links.toReversed()) {
     if (!thin || imageMm + thin.backMm >= frontMm) continue;
     slope -= bend(imageMm + thin.backMm) / thin.focalMm;
     imageMm += thin.backMm - thin.frontMm;

@@ -14,7 +14,7 @@ const dead = (kind: Part['kind'], more: Partial<Part> = {}) =>
 
 function cautions(lens: Partial<Lens> = {}, parts: Part[] = []) {
   const rig = plainRig({ lens, parts });
-  return cautionsFor(rig, fitOf(rig, 2));
+  return cautionsFor(rig, fitOf(rig));
 }
 const ids = (lens: Partial<Lens> = {}, parts: Part[] = []) =>
   cautions(lens, parts).map((c) => c.id);
@@ -49,7 +49,7 @@ describe('cautions', () => {
 
   it('a rig that hangs overhead or rides on a vehicle is minded, however light', () => {
     const rig = plainRig({ settings: { overhead: true } });
-    const found = cautionsFor(rig, fitOf(rig, 2)).find((c) => c.id === 'overhead');
+    const found = cautionsFor(rig, fitOf(rig)).find((c) => c.id === 'overhead');
     expect(found).toMatchObject({ at: 'body' });
   });
 
@@ -100,7 +100,7 @@ describe('cautions', () => {
       parts: [tube, reducer],
       settings: { overhead: true },
     });
-    const all = cautionsFor(rig, fitOf(rig, 2)).map((c) => c.id);
+    const all = cautionsFor(rig, fitOf(rig)).map((c) => c.id);
     expect(all).toEqual([
       'strike',
       'sun',
@@ -122,7 +122,7 @@ describe('cautions', () => {
 
   it('say why, with the figures', () => {
     const rig = demoRig('wheel-house-wide');
-    expect(cautionsFor(rig, fitOf(rig, 2))[0]).toMatchObject({
+    expect(cautionsFor(rig, fitOf(rig))[0]).toMatchObject({
       id: 'strike',
       why: 'Rear glass stands 4.1 mm deep; Ninefold reducer ×0.71, 44.00 to 18.00 leaves 5.0 mm.',
     });

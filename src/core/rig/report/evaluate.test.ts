@@ -6,7 +6,7 @@ import { tideMill } from '../../demo/tideMill';
 import { rigInMode } from '../../exchange/rigJson';
 import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
 import { evaluate } from './evaluate';
-import { verdictOf } from './setUp';
+import { verdictOf } from '../verdicts';
 import { fitSettings, isMissing, resolveRig, type Rig } from '../rig';
 import { runs } from '../../../../tests/support/seed';
 

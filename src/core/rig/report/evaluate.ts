@@ -1,9 +1,8 @@
 /** One rig in, one report out: screen, command line and API all call this. */
-import { limitStops, type School } from '../../kit/records/judgement';
+import type { School } from '../../kit/records/judgement';
 import {
   circleCoverage,
   coverage,
-  judge,
   type CircleCoverage,
   type Coverage,
   type Verdict,
@@ -11,11 +10,10 @@ import {
 import type { Travel } from '../../frame/geometry';
 import type { DeliveredFrame } from '../../frame/pipeline';
 import type { HaloEvidence } from '../../halo/evidence';
-import { workingMagnification } from '../../halo/focus';
-import { pupilMagnification } from '../../halo/pupil';
-import { acceptedRadius, haloProfile } from '../../halo/radii';
+import { acceptedRadius, haloProfile, type HaloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
+import type { Mode } from '../../kit/records/body';
 import { openFNumberAt } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
@@ -25,17 +23,18 @@ import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
 import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
 import { cautionsFor, type Caution } from './cautions';
-import { lightOf, setUp, type Setup } from './setUp';
+import { situationOf, type Situation } from '../situation';
+import { verdictIn } from '../verdicts';
 import { fitOf, fitProblem, type FitProblem, type FitReport } from '../mechanicalFit';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
-import { pictureReport, type PictureReport } from './picture';
+import { magnificationOf, pictureReport, type PictureReport } from './picture';
 import { evidenceBehind } from './evidenceBehind';
 import { riskOf } from './risk';
 import { surerBy, untoldOf, withUntold } from './untold';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
-import { frontFactor, lensFNumberOf, type TrainLight } from '../train';
+import { lensFNumberOf, type TrainLight } from '../train/light';
 
 export interface OpticsReport {
   /** What the train does to focal length, f-number and light. */
@@ -113,18 +112,14 @@ export interface Report {
   cautions: Caution[];
 }
 
-function opticsReport(rig: Rig, { setting, delivered }: Setup, light: TrainLight): OpticsReport {
+function opticsReport(situation: Situation): OpticsReport {
+  const { rig, at, light, delivered } = situation;
   const { lens, judgement } = rig;
-  const m = workingMagnification(lens, setting);
   const seen = desqueezed(delivered, lens.squeeze);
   const iso = isoFactor(light.lightStops);
   return {
     train: light,
-    effectiveFNumber: workingFNumber(
-      light.fNumber,
-      m,
-      pupilMagnification(lens, rig.settings.focalMm),
-    ),
+    effectiveFNumber: workingFNumber(light.fNumber, at.magnification, at.pupil),
     printsAs: printsAs(light.fNumber),
     customDisagrees: customDisagrees(
       light.lightStops - (light.glassLossStops ?? 0),
@@ -132,13 +127,75 @@ function opticsReport(rig: Rig, { setting, delivered }: Setup, light: TrainLight
     ),
     isoFactor: iso,
     shutterFactor: iso,
-    magnification: (m * light.factor) / frontFactor(rig.parts),
+    magnification: magnificationOf(situation),
     equivalents: equivalents(light.focalMm, light.fNumber, seen, judgement.basis),
     equivalentsByBasis: CROP_BASES.map((basis) =>
       equivalents(light.focalMm, light.fNumber, seen, basis),
     ),
-    view: anglesOfView(delivered, light.focalMm, m, lens.squeeze),
+    view: anglesOfView(delivered, light.focalMm, at.magnification, lens.squeeze),
   };
+}
+
+/** What a circle of accepted corners, `acceptedMm` wide about the halo's centre, does for the delivered frame. */
+function coverageReport(
+  { halo, delivered, travel }: Situation,
+  profile: HaloProfile,
+  acceptedMm: number,
+  definitionMm: number | null,
+): CoverageReport {
+  const { cornerStops, radiiMm, marginMm, worstCornerRadiusMm } = coverage(
+    halo,
+    delivered,
+    travel,
+    profile,
+  );
+  const { areaShare, cleanFrame, scaleUp } = circleCoverage(
+    delivered,
+    halo.centre,
+    acceptedMm,
+    travel,
+  );
+  // Written out: spreading the two is many times slower.
+  return {
+    cornerStops,
+    radiiMm,
+    marginMm,
+    worstCornerRadiusMm,
+    areaShare,
+    cleanFrame,
+    scaleUp,
+    acceptedRadiusMm: acceptedMm,
+    acceptedMarginMm: acceptedMm - worstCornerRadiusMm,
+    definitionMarginMm: definitionMm === null ? null : definitionMm - worstCornerRadiusMm,
+  };
+}
+
+/** The verdict in a sentence; what does not go together is said first. */
+function sentenceOf(
+  { halo, delivered, travel, limitStops }: Situation,
+  verdict: Verdict,
+  covered: Coverage,
+  definition: number | null,
+  problem: FitProblem | null,
+): string {
+  const covers = verdictSentence(
+    verdict,
+    covered,
+    { delivered, travel, definition, halo },
+    limitStops,
+  );
+  return problem ? ifJoined(problem, covers) : covers;
+}
+
+/** Where the worst corner stands among native lenses. */
+function standingOf(
+  { rig, at, light }: Situation,
+  worstCornerStops: number | null,
+): NativeStanding {
+  const { lens } = rig;
+  const { focalMm } = at.setting;
+  const open = openFNumberAt(lens, focalMm);
+  return nativeStanding(lens, focalMm, open, lensFNumberOf(light), worstCornerStops);
 }
 
 /**
@@ -146,28 +203,20 @@ function opticsReport(rig: Rig, { setting, delivered }: Setup, light: TrainLight
  * infinite for any rig the schemas admit: what does not exist is null.
  */
 export function evaluate(rig: Rig): Report {
-  const setup = setUp(rig);
-  const { halo, delivered, travel } = setup;
-  const light = lightOf(rig);
-  const limit = limitStops(rig.judgement);
-  const verdict = judge(halo, delivered, travel, limit);
+  const situation = situationOf(rig);
+  const { halo, delivered, travel, light, limitStops } = situation;
+  const verdict = verdictIn(situation);
   const profile = haloProfile(halo);
-  const covered = coverage(halo, delivered, travel, profile);
-  const accepted = acceptedRadius(halo, limit, profile);
-  const circle = circleCoverage(delivered, halo.centre, accepted, travel);
-  const definition =
-    rig.lens.definitionRadiusMm === null ? null : rig.lens.definitionRadiusMm * light.factor;
-  const fit = fitOf(rig, light.fNumber);
-  const untold = untoldOf(rig);
-  const evidence = withUntold(untold, evidenceBehind(rig, setup.setting, halo, light.factor));
-  const optics = opticsReport(rig, setup, light);
-  const frame = {
-    readOut: { widthMm: rig.mode.widthMm, heightMm: rig.mode.heightMm },
-    delivered,
-    travel,
-  };
+  const accepted = acceptedRadius(halo, limitStops, profile);
+  const own = rig.lens.definitionRadiusMm;
+  const definition = own === null ? null : own * light.factor;
+  const covered = coverageReport(situation, profile, accepted, definition);
+  const fit = fitOf(rig);
   const problem = fitProblem(fit);
-  const covers = verdictSentence(verdict, covered, { delivered, travel, definition, halo }, limit);
+  const untold = untoldOf(rig);
+  const evidence = withUntold(untold, evidenceBehind(situation));
+  const optics = opticsReport(situation);
+  const seen = cropFactor(desqueezed(delivered, rig.lens.squeeze));
   return {
     name: rig.name,
     verdict: {
@@ -175,28 +224,13 @@ export function evaluate(rig: Rig): Report {
       worstCornerStops: verdict.worstCornerStops,
       worstCornerTransmission: verdict.worstCornerTransmission,
       school: rig.judgement.school,
-      limitStops: limit,
-      sentence: problem ? ifJoined(problem, covers) : covers,
-      risk: riskOf(halo, delivered, travel, limit, evidence),
+      limitStops,
+      sentence: sentenceOf(situation, verdict, covered, definition, problem),
+      risk: riskOf(halo, delivered, travel, limitStops, evidence),
     },
-    coverage: {
-      cornerStops: covered.cornerStops,
-      radiiMm: covered.radiiMm,
-      marginMm: covered.marginMm,
-      worstCornerRadiusMm: covered.worstCornerRadiusMm,
-      areaShare: circle.areaShare,
-      cleanFrame: circle.cleanFrame,
-      scaleUp: circle.scaleUp,
-      acceptedRadiusMm: accepted,
-      acceptedMarginMm: accepted - covered.worstCornerRadiusMm,
-      definitionMarginMm: definition === null ? null : definition - covered.worstCornerRadiusMm,
-    },
-    halo: {
-      model: halo,
-      definitionRadiusMm: definition,
-      evidence,
-    },
-    frame,
+    coverage: covered,
+    halo: { model: halo, definitionRadiusMm: definition, evidence },
+    frame: { readOut: readOutOf(rig.mode), delivered, travel },
     optics,
     fit,
     fitProblem: problem,
@@ -204,23 +238,14 @@ export function evaluate(rig: Rig): Report {
       flickerStops: flickerStops(halo, delivered, travel),
       shiftBudget: shiftBudget(delivered, halo.centre, accepted, travel),
     },
-    steady: steadyReport(
-      rig,
-      light,
-      cropFactor(desqueezed(delivered, rig.lens.squeeze)),
-      fit.carried,
-    ),
-    autofocus: autofocusReport(rig, fit.carried),
-    picture: pictureReport(rig, light, setup.setting, delivered, halo, covered.radiiMm.half),
-    sharpness: sharpnessReport(rig, light, optics.effectiveFNumber),
-    native: nativeStanding(
-      rig.lens,
-      rig.settings.focalMm,
-      openFNumberAt(rig.lens, rig.settings.focalMm),
-      lensFNumberOf(light),
-      verdict.worstCornerStops,
-    ),
+    steady: steadyReport(situation, seen, fit.carried),
+    autofocus: autofocusReport(situation, fit.carried),
+    picture: pictureReport(situation, covered.radiiMm.half),
+    sharpness: sharpnessReport(situation, optics.effectiveFNumber),
+    native: standingOf(situation, verdict.worstCornerStops),
     surer: surerBy(rig, untold),
     cautions: cautionsFor(rig, fit),
   };
 }
+
+const readOutOf = ({ widthMm, heightMm }: Mode): FrameSize => ({ widthMm, heightMm });

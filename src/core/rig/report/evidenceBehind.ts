@@ -1,10 +1,8 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
 import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
-import type { Setting } from '../../halo/focus';
-import type { Halo } from '../../halo/rims';
 import { fullName } from '../../kit/records/body';
-import type { Rig } from '../rig';
-import { ownRimKnown } from '../train';
+import type { Situation } from '../situation';
+import { ownRimKnown } from '../train/rims';
 
 /** A rim so much wider than the narrowest takes no part in the edge. */
 const TAKES_NO_PART = 1.4;
@@ -21,15 +19,10 @@ const DOUBTS = {
 } as const;
 
 /** The evidence of the bare lens, less sure by what is not known of the converters' own rims. */
-export function evidenceBehind(
-  { lens, parts, mounts }: Rig,
-  setting: Setting,
-  halo: Halo,
-  factor: number,
-): HaloEvidence {
-  const evidence = evidenceFor(lens, setting, factor);
-  const own = parts.flatMap((part) => {
-    const known = ownRimKnown(part, mounts);
+export function evidenceBehind({ at, train, halo }: Situation): HaloEvidence {
+  const evidence = evidenceFor(at, train.factor);
+  const own = train.parts.flatMap((part) => {
+    const known = ownRimKnown(part, train.mounts);
     return known ? [{ part, ...known }] : [];
   });
   if (own.length === 0) return evidence;

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
 import type { Rig } from '../rig';
 import { evaluate } from './evaluate';
-import { deliveredOf, isClear, setUp, verdictOf } from './setUp';
+import { deliveredOf } from '../framed';
+import { situationOf } from '../situation';
+import { isClear, verdictOf } from '../verdicts';
 
 const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 20, transmission: 0.9 });
 
@@ -152,7 +154,7 @@ describe('margins and verdicts', () => {
           expect(verdictOf(rig).kind).toBe(verdict.kind);
           expect(isClear(rig)).toBe(verdict.kind === 'Clear');
           expect(verdict.limitStops).toBe(2);
-          expect(setUp(rig).halo.rims[0]?.edgeRadiusMm).toBe(edge);
+          expect(situationOf(rig).halo.rims[0]?.edgeRadiusMm).toBe(edge);
         }
   });
 

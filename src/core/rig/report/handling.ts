@@ -5,8 +5,8 @@ import { isTold } from '../../kit/records/common';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
 import { MARK_SLACK } from '../../optics/apertures';
 import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
-import type { Rig } from '../rig';
-import { fNumberBehind, type TrainLight } from '../train';
+import type { Situation } from '../situation';
+import { fNumberBehind } from '../train/light';
 import { fWords, shutterWords } from '../../words/figures';
 
 export interface SteadyReport {
@@ -29,8 +29,7 @@ export interface SteadyReport {
 
 /** `crop` is the crop factor of the picture by its diagonal. */
 export function steadyReport(
-  rig: Rig,
-  light: TrainLight,
+  { rig, light }: Situation,
   crop: number,
   carried: Electronics,
 ): SteadyReport {
@@ -74,9 +73,9 @@ export const AUTOFOCUS_WORDS: Readonly<Record<AutofocusReport['state'], string>>
   'not known': 'not known',
 };
 
-export function autofocusReport(rig: Rig, carried: Electronics): AutofocusReport {
-  const { lens, body, parts, settings } = rig;
-  const openFNumber = fNumberBehind(parts, openFNumberAt(lens, settings.focalMm));
+export function autofocusReport({ rig, train }: Situation, carried: Electronics): AutofocusReport {
+  const { lens, body, settings } = rig;
+  const openFNumber = fNumberBehind(train, openFNumberAt(lens, settings.focalMm));
   const limit = body.autofocusLimitFNumber;
   const step = [...body.autofocusPoints]
     .sort((a, b) => a.upToFNumber - b.upToFNumber)

@@ -1,7 +1,7 @@
 /** What kind of picture a rig makes: depth of field, background blur, which zones of the halo it uses. */
 import { areaShare } from '../../frame/geometry';
 import type { Halo } from '../../halo/rims';
-import { distancesOf, workingMagnification, type Setting } from '../../halo/focus';
+import { distancesOf } from '../../halo/focus';
 import { blurDiscMm } from '../../optics/blur';
 import {
   circleOfConfusionMm,
@@ -13,10 +13,8 @@ import {
   type Subject,
 } from '../../optics/depth';
 import type { FrameSize } from '../../optics/formats';
-import type { Lens } from '../../kit/records/lens';
-import type { Rig } from '../rig';
-import { lightOf, setUp } from './setUp';
-import { frontFactor, lensFNumberOf, type TrainLight } from '../train';
+import type { Situation } from '../situation';
+import { lensFNumberOf } from '../train/light';
 
 export interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
@@ -66,47 +64,36 @@ function zoneShares(frame: FrameSize, centre: Halo['centre'], radiusMm: number):
 
 const CENTRED = { xMm: 0, yMm: 0 };
 
-/**
- * What the rig is focused on. A front converter of factor A brings the subject A² nearer and makes it A times
- * smaller for the lens behind it.
- */
-function subjectOf(
-  { lens, parts }: Rig,
-  { focalMm, fNumber, factor }: TrainLight,
-  setting: Setting,
-): Subject {
-  const front = frontFactor(parts);
-  const { subjectMm } = distancesOf(lens, setting);
+/** Magnification on the sensor: a front converter of factor A makes the subject A times smaller for the lens. */
+export const magnificationOf = ({ at, train }: Situation): number =>
+  (at.magnification * train.factor) / train.frontFactor;
+
+/** What the rig is focused on. A front converter of factor A brings the subject A² nearer. */
+function subjectOf(situation: Situation): Subject {
+  const { focalMm, fNumber } = situation.light;
+  const { subjectMm } = distancesOf(situation.at);
   return {
-    distanceMm: subjectMm === null ? null : subjectMm * front ** 2,
-    magnification: (workingMagnification(lens, setting) * factor) / front,
+    distanceMm: subjectMm === null ? null : subjectMm * situation.train.frontFactor ** 2,
+    magnification: magnificationOf(situation),
     entrancePupilMm: focalMm / fNumber,
     focalMm,
   };
 }
 
 /** From the sensor to what is in focus, m; null at infinity. `distanceMm` counts from the entrance pupil. */
-const fromSensorM = (lens: Lens, setting: Setting, distanceMm: number | null): number | null =>
-  distanceMm === null ? null : (distanceMm + distancesOf(lens, setting).imageMm) / 1000;
+const fromSensorM = ({ at }: Situation, distanceMm: number | null): number | null =>
+  distanceMm === null ? null : (distanceMm + distancesOf(at).imageMm) / 1000;
 
 /** What a rig is focused on as it is set, and how far that is from the sensor, m; null at infinity. */
-export function inFocus(rig: Rig): { subject: Subject; subjectM: number | null } {
-  const { setting } = setUp(rig);
-  const subject = subjectOf(rig, lightOf(rig), setting);
-  return { subject, subjectM: fromSensorM(rig.lens, setting, subject.distanceMm) };
+export function inFocus(situation: Situation): { subject: Subject; subjectM: number | null } {
+  const subject = subjectOf(situation);
+  return { subject, subjectM: fromSensorM(situation, subject.distanceMm) };
 }
 
-export function pictureReport(
-  rig: Rig,
-  light: TrainLight,
-  setting: Setting,
-  delivered: FrameSize,
-  halo: Halo,
-  halfLightMm: number,
-): PictureReport {
-  const { judgement, lens } = rig;
-  const circleMm = circleOfConfusionMm(delivered, judgement.circle);
-  const subject = subjectOf(rig, light, setting);
+export function pictureReport(situation: Situation, halfLightMm: number): PictureReport {
+  const { rig, light, delivered, halo } = situation;
+  const circleMm = circleOfConfusionMm(delivered, rig.judgement.circle);
+  const { subject, subjectM } = inFocus(situation);
   const { distanceMm } = subject;
   const bases =
     light.factor === 1 || distanceMm === null
@@ -127,9 +114,9 @@ export function pictureReport(
     hyperfocalM: hyperfocalM(light.focalMm, light.fNumber, circleMm),
     depth: depthAbout(subject, circleMm),
     depthBases: bases,
-    subjectM: fromSensorM(lens, setting, distanceMm),
+    subjectM,
     blur: distanceMm === null ? [] : BEHIND_M.map(blurBehind),
     zones: zoneShares(delivered, halo.centre, halfLightMm),
-    zonesOfDesign: zoneShares(lens.designFormat, CENTRED, halfLightMm / light.factor),
+    zonesOfDesign: zoneShares(rig.lens.designFormat, CENTRED, halfLightMm / light.factor),
   };
 }

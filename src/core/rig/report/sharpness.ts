@@ -8,7 +8,7 @@ import {
   type Detail,
 } from '../../optics/detail';
 import type { Rig } from '../rig';
-import type { TrainLight } from '../train';
+import type { Situation } from '../situation';
 import { fixed } from '../../words/figures';
 
 export interface SharpnessReport extends Detail {
@@ -22,8 +22,7 @@ export interface SharpnessReport extends Detail {
 
 /** `effectiveFNumber` is the working one, behind the train and at the focus distance. */
 export function sharpnessReport(
-  rig: Rig,
-  light: TrainLight,
+  { rig, light }: Situation,
   effectiveFNumber: number,
 ): SharpnessReport {
   const { mode, lens } = rig;

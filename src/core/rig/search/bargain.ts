@@ -8,7 +8,7 @@ import { restingSettings } from '../../kit/records/rigRecord';
 import type { Workspace } from '../../kit/records/workspace';
 import { findChains } from './chains';
 import { evaluate } from '../report/evaluate';
-import { verdictOf } from '../report/setUp';
+import { verdictOf } from '../verdicts';
 import { byGrade, judgedChain } from './offers';
 import { mountsById, turned, type Rig } from '../rig';
 import { mm } from '../../words/figures';

@@ -4,7 +4,7 @@ import type { Lens } from '../../kit/records/lens';
 import type { Mount } from '../../kit/records/mount';
 import { isFront, magnifies, type Part } from '../../kit/records/part';
 import { canBePlain, plainThicknessMm } from '../../optics/register';
-import { trainFactor } from '../train';
+import { trainFactor } from '../train/train';
 
 export interface Chain {
   parts: readonly Part[];

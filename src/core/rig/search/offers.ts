@@ -61,7 +61,7 @@ function catches(rig: Rig, fit: FitReport): string[] {
  * rear glass may strike, by infinity and by what the contacts carry.
  */
 function judged<T>(record: T, rig: Rig, before: number | null, after: number | null): Offer<T> {
-  const fit = fitOf(rig, rig.settings.fNumber);
+  const fit = fitOf(rig);
   const against = jointReasons(rig, fit, before, after);
   const { strike } = fit;
   if (strike?.state === 'strikes' && strike.clearMm !== null)

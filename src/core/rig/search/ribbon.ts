@@ -1,6 +1,6 @@
 /** The verdict at every place of a ring, if only that ring were turned. */
 import type { VerdictKind } from '../../frame/coverage';
-import { verdictOf } from '../report/setUp';
+import { verdictOf } from '../verdicts';
 import { whereBeginning } from '../../maths/rootFinding';
 import type { Rig } from '../rig';
 

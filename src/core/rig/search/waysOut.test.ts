@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
 import { tideMill } from '../../demo/tideMill';
-import { verdictOf } from '../report/setUp';
+import { verdictOf } from '../verdicts';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
 import type { Lens } from '../../kit/records/lens';
 import type { Part } from '../../kit/records/part';

@@ -4,7 +4,9 @@ import type { School } from '../../kit/records/judgement';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import { apertureValue } from '../../optics/apertures';
-import { deliveredOf, isClear, lightOf } from '../report/setUp';
+import { deliveredOf } from '../framed';
+import { situationOf } from '../situation';
+import { isClear } from '../verdicts';
 import { fitOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import {
@@ -45,7 +47,7 @@ export interface Way {
 
 /** What the picture is before or after: the measures the price is told in. */
 function measures(rig: Rig): { light: number; view: number; pixels: number; height: number } {
-  const light = lightOf(rig);
+  const light = situationOf(rig).light;
   const delivered = deliveredOf(rig);
   const { lens, settings } = rig;
   const speed = -apertureValue(settings.fNumber);
@@ -154,7 +156,7 @@ function ranked(ways: readonly Way[], school: School): Way[] {
 
 /** Whether it joins and nothing strikes: coverage is not what ails it otherwise. */
 const goesTogether = (rig: Rig): boolean => {
-  const { joints, strike } = fitOf(rig, rig.settings.fNumber);
+  const { joints, strike } = fitOf(rig);
   return joints.length === 0 && strike?.state !== 'strikes';
 };
 

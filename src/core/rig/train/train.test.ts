@@ -1,20 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { lensExample } from '../kit/records/lens';
-import { mountExample, type Mount } from '../kit/records/mount';
-import { partExample, type Part } from '../kit/records/part';
-import type { Halo } from '../halo/rims';
-import { converterOfShift } from '../optics/converter';
-import { MOUNTS, partOf, plainRig } from '../../../tests/support/plainRig';
-import { evaluate } from './report/evaluate';
-import {
-  assumedEdgeMm,
-  extensionMm,
-  haloBehind,
-  imageShiftMm,
-  ownRimKnown,
-  shiftRangeMm,
-  trainLight,
-} from './train';
+import { lensExample } from '../../kit/records/lens';
+import { mountExample, type Mount } from '../../kit/records/mount';
+import { partExample, type Part } from '../../kit/records/part';
+import type { Halo } from '../../halo/rims';
+import { converterOfShift } from '../../optics/converter';
+import { MOUNTS, partOf, plainRig } from '../../../../tests/support/plainRig';
+import { evaluate } from '../report/evaluate';
+import { extensionMm } from './extension';
+import { trainLight } from './light';
+import { assumedEdgeMm, haloBehind, ownRimKnown } from './rims';
+import { imageShiftMm, shiftRangeMm, trainOf } from './train';
 
 const mounts = new Map<string, Mount>([
   ['slr-44', mountExample],
@@ -43,7 +38,7 @@ const halo: Halo = {
 
 describe('light through the train', () => {
   it('turns 20 mm f/1.8 into 14.2 mm f/1.28 behind a 0.71x reducer', () => {
-    const light = trainLight([partExample], lensExample, 20, 1.8);
+    const light = trainLight(trainOf([partExample], mounts), lensExample, 20, 1.8);
     expect(light.focalMm).toBeCloseTo(14.2, 9);
     expect(light.fNumber).toBeCloseTo(1.278, 9);
     expect(light.lightStops).toBeCloseTo(0.9882 + Math.log2(0.95), 4);
@@ -51,30 +46,40 @@ describe('light through the train', () => {
   });
 
   it('multiplies stacked converters', () => {
-    const stacked = trainLight([partExample, tele], lensExample, 20, 2);
+    const stacked = trainLight(trainOf([partExample, tele], mounts), lensExample, 20, 2);
     expect(stacked.factor).toBeCloseTo(0.994, 9);
     expect(stacked.customaryStops).toBe(0);
   });
 
   it('knows the T-stop only where every glass part says what it passes', () => {
-    const known = trainLight([partExample], lensExample, 20, 1.8);
+    const known = trainLight(trainOf([partExample], mounts), lensExample, 20, 1.8);
     expect(known.tStop).toBeCloseTo((2 * 0.71) / Math.sqrt(0.95), 9);
-    const unknown = trainLight([{ ...partExample, transmission: null }], lensExample, 20, 1.8);
+    const unknown = trainLight(
+      trainOf([{ ...partExample, transmission: null }], mounts),
+      lensExample,
+      20,
+      1.8,
+    );
     expect(unknown.tStop).toBeNull();
     expect(unknown.lightStops).toBeCloseTo(0.9882, 4);
   });
 
   it('passes no faster than the slowest part, and loses that light', () => {
-    const slow = trainLight([{ ...partExample, fastestFNumber: 1.4 }], lensExample, 20, 1.8);
+    const slow = trainLight(
+      trainOf([{ ...partExample, fastestFNumber: 1.4 }], mounts),
+      lensExample,
+      20,
+      1.8,
+    );
     expect(slow.fNumber).toBe(1.4);
     expect(slow.speedHeldBack).toBe(true);
     expect(slow.lightStops).toBeLessThan(
-      trainLight([partExample], lensExample, 20, 1.8).lightStops,
+      trainLight(trainOf([partExample], mounts), lensExample, 20, 1.8).lightStops,
     );
   });
 
   it('changes nothing through a plain adapter', () => {
-    const light = trainLight([plain], lensExample, 20, 4);
+    const light = trainLight(trainOf([plain], mounts), lensExample, 20, 4);
     expect([light.focalMm, light.fNumber, light.lightStops, light.customaryStops]).toEqual([
       20,
       4,
@@ -141,21 +146,21 @@ describe('parts that are neither plain nor converters', () => {
   };
 
   it('a tube extends by its thickness, a helicoid by what it is run out', () => {
-    expect(extensionMm([tube], mounts, 0)).toBe(20);
-    expect(extensionMm([helicoid], mounts, 8)).toBe(8);
-    expect(extensionMm([helicoid], mounts, 99)).toBe(12);
-    expect(extensionMm([plain], mounts, 8)).toBe(0);
+    expect(extensionMm(trainOf([tube], mounts), 0)).toBe(20);
+    expect(extensionMm(trainOf([helicoid], mounts), 8)).toBe(8);
+    expect(extensionMm(trainOf([helicoid], mounts), 99)).toBe(12);
+    expect(extensionMm(trainOf([plain], mounts), 8)).toBe(0);
   });
 
   it('an extension behind a 2x counts a quarter', () => {
-    expect(extensionMm([{ ...tele, factor: 2 }, tube], mounts, 0)).toBe(5);
+    expect(extensionMm(trainOf([{ ...tele, factor: 2 }, tube], mounts), 0)).toBe(5);
   });
 
   it('a front converter changes the focal length, not the f-number, and cuts with a rim of its own', () => {
-    const light = trainLight([front], lensExample, 20, 4);
+    const light = trainLight(trainOf([front], mounts), lensExample, 20, 4);
     expect([light.focalMm, light.fNumber]).toEqual([14, 4]);
     expect(light.lightStops).toBeCloseTo(Math.log2(0.92), 9);
-    expect(haloBehind([front, tele], halo, 4, mounts).rims[1]).toEqual({
+    expect(haloBehind(trainOf([front, tele], mounts), halo, 4).rims[1]).toEqual({
       side: 'front',
       edgeRadiusMm: 21,
       softnessMm: 2.8,
@@ -169,7 +174,7 @@ describe('parts that are neither plain nor converters', () => {
 
 describe('halo behind the train', () => {
   it('scales edge, softness and offset by the factor', () => {
-    const behind = haloBehind([tele], halo, 2, mounts);
+    const behind = haloBehind(trainOf([tele], mounts), halo, 2);
     expect(behind.rims[0]).toEqual({ side: 'front', edgeRadiusMm: 28, softnessMm: 5.6 });
     expect(behind.centre).toEqual({ xMm: 1.4, yMm: -0.7 });
     expect(behind.coneTangent).toBeCloseTo(0.25 / 1.4, 12);
@@ -177,7 +182,7 @@ describe('halo behind the train', () => {
 
   it("joins a part's own rim on the rear side at the f-number behind it", () => {
     const ownRim = { ...partExample.ownRim!, exitPupilMm: null };
-    const behind = haloBehind([{ ...partExample, ownRim }], halo, 2, mounts);
+    const behind = haloBehind(trainOf([{ ...partExample, ownRim }], mounts), halo, 2);
     const own = behind.rims[1]!;
     expect(own.side).toBe('rear');
     expect(own.edgeRadiusMm).toBe(18.6);
@@ -185,14 +190,14 @@ describe('halo behind the train', () => {
   });
 
   it('sees it past each lens’s exit pupil where it is told past which one it was seen', () => {
-    const { rims, exitPupilMm } = haloBehind([partExample], halo, 2, mounts);
+    const { rims, exitPupilMm } = haloBehind(trainOf([partExample], mounts), halo, 2);
     // w = z/(2 N (1 - z/L)) at f/2, L 58: z = 9.6/(1 + 9.6/58) = 8.237; h = 18.6 (1 - z/58) = 15.958.
     const past = 1 - 8.237 / exitPupilMm!;
     expect(rims[1]!.edgeRadiusMm).toBeCloseTo(15.958 / past, 2);
     expect(rims[1]!.softnessMm).toBeCloseTo(8.237 / (2 * 1.42 * past), 2);
     // The same lens sees what it saw.
     const ownRim = { ...partExample.ownRim!, exitPupilMm };
-    const same = haloBehind([{ ...partExample, ownRim }], halo, 2, mounts).rims[1]!;
+    const same = haloBehind(trainOf([{ ...partExample, ownRim }], mounts), halo, 2).rims[1]!;
     expect(same.edgeRadiusMm).toBeCloseTo(18.6, 9);
   });
 
@@ -209,18 +214,18 @@ describe('halo behind the train', () => {
   });
 
   it('images the exit pupil through the converter as the lens equation says', () => {
-    const { exitPupilMm } = haloBehind([partExample], halo, 2, mounts);
+    const { exitPupilMm } = haloBehind(trainOf([partExample], mounts), halo, 2);
     const s = 66 - 17.2414;
     const behindPart = 1 / (1 / 42.2116 - 1 / s);
     expect(exitPupilMm).toBeCloseTo(12.2414 - behindPart, 1);
   });
 
   it('keeps the pupil where registers are unknown', () => {
-    expect(haloBehind([partExample], halo, 2, new Map()).exitPupilMm).toBe(66);
+    expect(haloBehind(trainOf([partExample], new Map()), halo, 2).exitPupilMm).toBe(66);
   });
 
   it('leaves the halo alone without parts', () => {
-    expect(haloBehind([], halo, 2, mounts)).toBe(halo);
+    expect(haloBehind(trainOf([], mounts), halo, 2)).toBe(halo);
   });
 });
 

@@ -1,0 +1,51 @@
+/** The frames of a rig, and how far they move over the halo; the lens has no part in them but its squeeze. */
+import { NO_TRAVEL, type Travel } from '../frame/geometry';
+import {
+  cropInForce,
+  deliveredFrame,
+  linearCropOf,
+  recordedFrame,
+  type DeliveredFrame,
+  type RecordedFrame,
+} from '../frame/pipeline';
+import type { Rig } from './rig';
+
+/**
+ * How far the frame may move over the halo as the rig is set: with the sensor, and with the window of
+ * electronic stabilisation within what its crop leaves.
+ */
+export const travelOf = ({ settings, body, mode }: Rig): Travel =>
+  travelFor(body, mode, settings.stabiliser, settings.cropId);
+
+/** The same for a body and a mode, with the sensor stabiliser on or off and a stabilisation crop or none. */
+export function travelFor(
+  body: Rig['body'],
+  mode: Rig['mode'],
+  isStabilised: boolean,
+  cropId: string | null,
+): Travel {
+  const sensor = isStabilised && body.sensorTravel ? body.sensorTravel : NO_TRAVEL;
+  const crop = cropId === null ? undefined : mode.crops.find((c) => c.id === cropId);
+  if (!crop) return sensor;
+  const slack = (1 - 1 / cropInForce(crop)) / 2;
+  const y = sensor.shape === 'box' ? sensor.yMm : sensor.xMm;
+  return {
+    shape: 'box',
+    xMm: mode.widthMm * slack + sensor.xMm,
+    yMm: mode.heightMm * slack + y,
+  };
+}
+
+/** The frame a rig delivers. */
+export function deliveredOf({
+  mode,
+  lens,
+  settings,
+}: Pick<Rig, 'mode' | 'lens' | 'settings'>): DeliveredFrame {
+  const { aspect, digitalZoom, cropId, postScale } = settings;
+  return deliveredFrame(mode, { aspect, digitalZoom, cropId, postScale, squeeze: lens.squeeze });
+}
+
+/** The picture a rig records: the body's crops in force, neither aspect nor post. */
+export const recordedOf = ({ mode, settings }: Pick<Rig, 'mode' | 'settings'>): RecordedFrame =>
+  recordedFrame(mode, linearCropOf(mode, settings.cropId, settings.digitalZoom));

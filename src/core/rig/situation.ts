@@ -1,0 +1,83 @@
+/**
+ * How a rig stands as it is set: lens, train, mode and settings make the halo on the read-out and the frame it must
+ * cover. Worked out once; verdict, report, sweep and choice all start from it.
+ */
+import type { Offset, Travel } from '../frame/geometry';
+import type { DeliveredFrame } from '../frame/pipeline';
+import { lensAt, type LensAt } from '../halo/focus';
+import { predictHalo } from '../halo/predict';
+import type { Halo } from '../halo/rims';
+import { readOutMiddle } from '../kit/records/body';
+import { limitStops } from '../kit/records/judgement';
+import { clamp } from '../maths/clamp';
+import { deliveredOf, travelOf } from './framed';
+import type { Rig } from './rig';
+import { extensionMm } from './train/extension';
+import { trainLight, type TrainLight } from './train/light';
+import { haloBehind } from './train/rims';
+import { trainOf, type Train } from './train/train';
+
+export interface Situation {
+  rig: Rig;
+  train: Train;
+  /** The bare lens as it is set. */
+  at: LensAt;
+  /** What the train does to its focal length, f-number and light. */
+  light: TrainLight;
+  /** As it falls on the read-out; its centre counts from the middle of that. */
+  halo: Halo;
+  delivered: DeliveredFrame;
+  /** How far the frame may move over the halo. */
+  travel: Travel;
+  /** How dark a corner its judgement accepts, stops. */
+  limitStops: number;
+}
+
+/** The halo of a lens behind a train, about the lens's own axis. */
+// A part that passes no faster than some f-number is a hole on the axis and no diaphragm: rims stay as soft.
+export const haloThrough = (at: LensAt, train: Train): Halo =>
+  haloBehind(train, predictHalo(at), at.setting.fNumber);
+
+/** A halo with its centre counted from a place `from` the place it was counted from, mm. */
+export function seenFrom(halo: Halo, from: Offset): Halo {
+  if (from.xMm === 0 && from.yMm === 0) return halo;
+  const { rims, exitPupilMm, coneTangent, centre } = halo;
+  return {
+    rims,
+    exitPupilMm,
+    coneTangent,
+    centre: { xMm: centre.xMm - from.xMm, yMm: centre.yMm - from.yMm },
+  };
+}
+
+/** Where the middle of the read-out lies from the lens's axis, mm: off the sensor's middle, and shifted. */
+function readOutFromAxis({ mode, settings }: Rig, { shiftRangeMm: most }: Train): Offset {
+  const { xMm, yMm } = readOutMiddle(mode);
+  return {
+    xMm: xMm - clamp(settings.shiftXMm, -most, most),
+    yMm: yMm - clamp(settings.shiftYMm, -most, most),
+  };
+}
+
+/** How a rig stands as it is set. */
+export function situationOf(rig: Rig): Situation {
+  const { lens, settings } = rig;
+  const { focalMm, fNumber, focusM, helicoidMm } = settings;
+  const train = trainOf(rig.parts, rig.mounts);
+  const at = lensAt(lens, {
+    focalMm,
+    fNumber,
+    focusM,
+    extensionMm: extensionMm(train, helicoidMm),
+  });
+  return {
+    rig,
+    train,
+    at,
+    light: trainLight(train, lens, focalMm, fNumber),
+    halo: seenFrom(haloThrough(at, train), readOutFromAxis(rig, train)),
+    delivered: deliveredOf(rig),
+    travel: travelOf(rig),
+    limitStops: limitStops(rig.judgement),
+  };
+}

@@ -1,0 +1,145 @@
+/** The rims of a train: the bare lens's halo as it falls behind it, each part's own rim joined. */
+import { FARTHEST_PUPIL_MM } from '../../kit/records/haloSample';
+import { isFront, magnifies, type OwnRim, type Part } from '../../kit/records/part';
+import type { Halo, Rim } from '../../halo/rims';
+import type { ThinConverter } from '../../optics/converter';
+import { diagonalMm } from '../../optics/formats';
+import type { Mounts, Train } from './train';
+
+/** Nearest an exit pupil may come to the sensor in the model, mm. */
+const NEAREST_PUPIL_MM = 10;
+
+/** Exit-pupil distance from the new image behind a thin converter, mm; null where it is too far to matter. */
+function pupilBehind(thin: ThinConverter, pupilMm: number): number | null {
+  const object = pupilMm - thin.frontMm;
+  const denominator = object - thin.focalMm;
+  if (Math.abs(denominator) < 1e-6) return null;
+  const behind = thin.backMm - (thin.focalMm * object) / denominator;
+  if (Math.abs(behind) > FARTHEST_PUPIL_MM) return null;
+  return Math.abs(behind) < NEAREST_PUPIL_MM ? NEAREST_PUPIL_MM * (behind < 0 ? -1 : 1) : behind;
+}
+
+/** A hole between sensor and exit pupil: how far from the sensor, and its radius, mm. */
+interface Hole {
+  zMm: number;
+  radiusMm: number;
+}
+
+/** Least share of the way to the exit pupil that is left beyond a hole; nearer to it none is a rim. */
+const LEAST_PAST = 0.1;
+const pastHole = (zMm: number, pupilMm: number | null): number =>
+  pupilMm === null ? 1 : Math.max(LEAST_PAST, 1 - zMm / pupilMm);
+
+/**
+ * The rim a hole makes for a lens whose exit pupil stands `pupilMm` from the sensor, at f-number N:
+ * R = h/(1 - z/L), w = z/(2 N (1 - z/L)). Rays from the rim of the pupil past the rim of the hole.
+ */
+function rimOfHole({ zMm, radiusMm }: Hole, fNumber: number, pupilMm: number | null): Rim {
+  const past = pastHole(zMm, pupilMm);
+  const edgeRadiusMm = radiusMm / past;
+  return {
+    side: 'rear',
+    edgeRadiusMm,
+    softnessMm: Math.min(edgeRadiusMm, zMm / (2 * fNumber * past)),
+  };
+}
+
+/** The hole that a rim seen past an exit pupil must be: the same formulas the other way round. */
+function holeOfRim({ edgeRadiusMm, softnessMm, fNumber }: OwnRim, pupilMm: number): Hole {
+  const slope = 2 * fNumber * softnessMm;
+  const zMm = slope / (1 + slope / pupilMm);
+  return { zMm, radiusMm: edgeRadiusMm * pastHole(zMm, pupilMm) };
+}
+
+/** A converter's rear hole over the throat it stands in, and over half the format it was made for. */
+const HOLE_SHARE_OF_THROAT = 0.42;
+const EDGE_SHARE_OF_FORMAT = 1.12;
+/** Softness of a rim nobody measured over its radius, at f/4. All three: common practice, no source. */
+const ASSUMED_SOFTNESS_N = 0.4;
+
+/**
+ * The rim a converter must have though nobody measured it, edge radius behind it, mm: from the format it was
+ * made for, and not wider than a hole in its rear mount's throat, seen past an exit pupil `pupilMm` from the
+ * sensor. Null where neither format nor throat is known.
+ */
+export function assumedEdgeMm(part: Part, mounts: Mounts, pupilMm: number | null): number | null {
+  if (part.ownRim || !magnifies(part)) return null;
+  const rear = mounts.get(part.rearMountId);
+  const edges: number[] = [];
+  if (part.designFormat) edges.push((EDGE_SHARE_OF_FORMAT * diagonalMm(part.designFormat)) / 2);
+  if (rear && rear.throatMm !== null) {
+    const hole = { zMm: rear.registerMm, radiusMm: HOLE_SHARE_OF_THROAT * rear.throatMm };
+    edges.push(rimOfHole(hole, 1, pupilMm).edgeRadiusMm);
+  }
+  return edges.length > 0 ? Math.min(...edges) : null;
+}
+
+/** The part's own rim at f-number `fNumber` behind it: as measured, or as it must be. */
+function ownRimOf(part: Part, fNumber: number, mounts: Mounts, pupilMm: number | null): Rim | null {
+  const { ownRim } = part;
+  if (!ownRim) {
+    const edge = assumedEdgeMm(part, mounts, pupilMm);
+    return edge === null
+      ? null
+      : {
+          side: 'rear',
+          edgeRadiusMm: edge,
+          softnessMm: Math.min(edge, (ASSUMED_SOFTNESS_N * edge) / fNumber),
+        };
+  }
+  if (ownRim.exitPupilMm !== null && !isFront(part))
+    return rimOfHole(holeOfRim(ownRim, ownRim.exitPupilMm), fNumber, pupilMm);
+  const { edgeRadiusMm, softnessMm, fNumber: at } = ownRim;
+  return {
+    side: isFront(part) ? 'front' : 'rear',
+    edgeRadiusMm,
+    softnessMm: Math.min(edgeRadiusMm, (softnessMm * at) / fNumber),
+  };
+}
+
+/** How far own rims scatter about what is known of them, share of the radius; common practice, no source. */
+const RIM_SIGMA = { assumed: 0.1, 'pupil unknown': 0.06, measured: 0.02 } as const;
+
+/** How a converter's own rim is known; null where the part has none. */
+export function ownRimKnown(
+  part: Part,
+  mounts: Mounts,
+): { how: keyof typeof RIM_SIGMA; sigma: number } | null {
+  const known = (how: keyof typeof RIM_SIGMA) => ({ how, sigma: RIM_SIGMA[how] });
+  // Whether there is one to assume, no exit pupil changes.
+  if (!part.ownRim) return assumedEdgeMm(part, mounts, null) === null ? null : known('assumed');
+  if (isFront(part)) return known('measured');
+  return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
+}
+
+const scaled = (rim: Rim, factor: number): Rim => ({
+  side: rim.side,
+  edgeRadiusMm: rim.edgeRadiusMm * factor,
+  softnessMm: rim.softnessMm * factor,
+});
+
+/**
+ * The bare lens's halo as it falls behind the train: R -> mR, w -> mw, pupil distance recomputed (kept where
+ * registers do not tell where the converter stands), each part's own rim joined on its side and scaled by the
+ * parts behind it.
+ */
+export function haloBehind({ links, mounts }: Train, halo: Halo, lensFNumber: number): Halo {
+  if (links.length === 0) return halo;
+  let rims = halo.rims;
+  let { exitPupilMm, coneTangent } = halo;
+  let { xMm, yMm } = halo.centre;
+  let fNumber = lensFNumber;
+  for (const { part, factor, thin } of links) {
+    fNumber *= factor;
+    if (factor !== 1) {
+      rims = rims.map((rim) => scaled(rim, factor));
+      if (exitPupilMm !== null && thin) exitPupilMm = pupilBehind(thin, exitPupilMm);
+      coneTangent /= factor;
+      xMm *= factor;
+      yMm *= factor;
+    }
+    const own = ownRimOf(part, fNumber, mounts, exitPupilMm);
+    if (own) rims = [...rims, own];
+  }
+  return { rims, exitPupilMm, coneTangent, centre: { xMm, yMm } };
+}
