@@ -178,11 +178,16 @@ function coveredAnew(reach: Reach, wanted: Wanted): Covered {
     const scales = spotsWithin(reach, wanted.span).flatMap(
       (spot) => scaleAt(reach, wanted, spot) ?? [],
     );
-    return { views: [], scale: 1, leastScale: scales.length > 0 ? Math.min(...scales) : null };
+    return {
+      views: [],
+      scale: 1,
+      leastScale: scales.length > 0 ? Math.min(...scales) : null,
+      served: new Map(),
+    };
   }
   if (mostScale === 1) {
     const views = stretches.map(({ from, to }) => ({ from: Math.exp(from), to: Math.exp(to) }));
-    return { views, scale: 1, leastScale: 1 };
+    return { views, scale: 1, leastScale: 1, served: new Map() };
   }
   const widest = stretches.map((stretch) => widestOf(reach, wanted, stretch));
   const views = stretches.map(({ to }, i) => ({
@@ -193,6 +198,7 @@ function coveredAnew(reach: Reach, wanted: Wanted): Covered {
     views: joined(views),
     scale: Math.max(...widest.map((w) => w.scale)),
     leastScale: Math.min(...widest.map((w) => w.scale)),
+    served: new Map(),
   };
 }
 

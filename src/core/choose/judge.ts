@@ -9,7 +9,7 @@ import { cropFactor } from '../optics/crop';
 import { desqueezed } from '../optics/view';
 import { travelFor } from '../rig/framed';
 import { fNumberBehind } from '../rig/train/light';
-import { awayOf, type Candidate, type Fail, type ServedAt, type Unknown } from './candidate';
+import { awayOf, type Candidate, type Fail, type Unknown } from './candidate';
 import { covered, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';
 import {
@@ -22,7 +22,8 @@ import {
   ratio,
   standingFails,
 } from './limits';
-import { firstClear, type Covered } from './reach';
+import type { Covered } from './reach';
+import { servedAt } from './served';
 
 /** A crop the body makes by itself. */
 interface Crop {
@@ -108,43 +109,7 @@ function spanFor({ viewFactor, mostScale }: Delivered, { pair }: Combination, jo
   };
 }
 
-/** Between no scale-up and the most so many are tried. */
-const SCALE_STEPS = 8;
-
-/** Scale-ups to try at a view, the least first; the one its window ends with is among them, a hair to spare. */
-function scalesToTry(scale: number, most: number): number[] {
-  if (most === 1) return [1];
-  const even = Array.from({ length: SCALE_STEPS + 1 }, (_, i) => most ** (i / SCALE_STEPS));
-  return [...even, Math.min(most, scale * 1.0005)].toSorted((a, b) => a - b);
-}
-
-/** Where, how far closed, and with what scale-up the widest of the views is served. */
-function servedAt(
-  pair: Pair,
-  { frame, middle, travel, apertures, mostScale }: Wanted,
-  { views, scale }: Covered,
-  viewFrom: number,
-): ServedAt | null {
-  const [first] = views;
-  if (!first) return null;
-  const { focalMinMm, focalMaxMm } = pair.lens;
-  // As wide as is wanted, no wider than there is; a hair inside the end.
-  const inside = first.to > first.from ? 1.0005 : 1;
-  const view = Math.min(first.to, Math.max(first.from, viewFrom) * inside);
-  for (const postScale of scalesToTry(scale, mostScale)) {
-    const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
-    const small = { widthMm: frame.widthMm / postScale, heightMm: frame.heightMm / postScale };
-    const fNumber = firstClear(pair.reach, focalMm, apertures, {
-      frame: small,
-      middle,
-      travel,
-    });
-    if (fNumber !== null) return { focalMm, fNumber, postScale };
-  }
-  return null;
-}
-
-const NOTHING_COVERED: Covered = { views: [], scale: 1, leastScale: null };
+const NOTHING_COVERED: Covered = { views: [], scale: 1, leastScale: null, served: new Map() };
 const FAILED_FRAME: Delivered = {
   crop: WHOLE,
   frame: {
@@ -187,9 +152,9 @@ function nothingServed(
     tStop: null,
     light: pair.light,
     pixelsAcross: frame.widthPx,
-    massG: standing.mass.whole,
-    price: standing.price.whole,
-    source: standing.source,
+    massG: standing.burden.mass.whole,
+    price: standing.burden.price.whole,
+    source: standing.burden.source,
   };
 }
 
@@ -266,7 +231,7 @@ function serve(
   } else if (job.wholeRange && share < WHOLE_SHARE) {
     fails.push(fail('range', share, 1, 1 - share));
   }
-  const at = servedAt(pair, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
+  const at = servedAt(pair.reach, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
   const { isApertureUnsure, lens } = pair;
   // Stopped down by what nobody told works.
   if (isApertureUnsure && at && at.fNumber > openFNumberAt(lens, at.focalMm) * MARK_SLACK)

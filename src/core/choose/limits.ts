@@ -43,7 +43,8 @@ export function standingFails(
   unknowns: Unknown[],
 ): Fail[] {
   const fails: Fail[] = [];
-  const { trouble, isGlassUnknown, mass, price, source } = standing;
+  const { trouble, isGlassUnknown } = standing;
+  const { mass, price, source } = standing.burden;
   if (trouble !== null) fails.push(fail('fit', null, null, Infinity, trouble));
   if (!standing.areMountsTold) unknowns.push('mounts');
   if (isGlassUnknown) unknowns.push('rear glass');

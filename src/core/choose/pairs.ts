@@ -6,7 +6,14 @@ import type { Job } from '../kit/records/job';
 import { transmissionOf, type Lens } from '../kit/records/lens';
 import { restingSettings } from '../kit/records/rigRecord';
 import type { Workspace } from '../kit/records/workspace';
-import { areMountsTold, fitOf, fitProblem, isStrikeUnknown } from '../rig/mechanicalFit';
+import {
+  areMountsTold,
+  carriedBy,
+  fitProblem,
+  isStrikeUnknown,
+  registerFit,
+  strikeOf,
+} from '../rig/mechanicalFit';
 import { mountsById, type Rig } from '../rig/rig';
 import { findChains, type Chain } from '../rig/search/chains';
 import { apertureControl } from '../rig/train/aperture';
@@ -82,6 +89,10 @@ export interface Pair {
   /** Whether nobody told what works the aperture, so that it may stay open. */
   isApertureUnsure: boolean;
   reach: Reach;
+  /** What its contacts carry. */
+  carried: Electronics;
+  /** What lens and train weigh and cost. */
+  burden: Burden;
 }
 
 const lightFigure = (lens: Lens, tStop: number | null): LightFigure => {
@@ -103,6 +114,8 @@ export function pairOf(lens: Lens, chain: Chain, kit: Kit): Pair {
       light.tStop === null ? 1 / Math.sqrt(transmissionOf(lens) ?? 1) : light.tStop / light.fNumber,
     light: lightFigure(lens, light.tStop),
     reach: reachOf(lens, train, limitStops(kit.judgement)),
+    carried: carriedBy({ lens, parts: chain.parts }),
+    burden: burdenOf([lens, ...chain.parts]),
   };
 }
 
@@ -114,9 +127,7 @@ export interface Standing {
   carried: Electronics;
   carriedKnown: boolean;
   areMountsTold: boolean;
-  mass: Sum;
-  price: Sum;
-  source: Availability | null;
+  burden: Burden;
 }
 
 /** A sum of which some parts may not be known. */
@@ -127,16 +138,45 @@ export interface Sum {
   known: number;
 }
 
-function summed(values: readonly (number | null)[]): Sum {
-  const known = values.reduce<number>((sum, value) => sum + (value ?? 0), 0);
-  return { whole: values.includes(null) ? null : known, known };
+const NOTHING: Sum = { whole: 0, known: 0 };
+
+/** A sum and one figure more. */
+const plus = ({ whole, known }: Sum, value: number | null): Sum => ({
+  whole: whole === null || value === null ? null : whole + value,
+  known: known + (value ?? 0),
+});
+
+/** Something that is carried and may have to be had. */
+type Gear = Pick<Body, 'massG' | 'price' | 'availability'>;
+
+/** What gear is carried and costs, and how it is to be had. */
+export interface Burden {
+  mass: Sum;
+  price: Sum;
+  /** The least handy of its sources; null where one of them is not known. */
+  source: Availability | null;
 }
 
-export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
+const lessHandy = (a: Availability, b: Availability): Availability =>
+  AVAILABILITY.indexOf(a) > AVAILABILITY.indexOf(b) ? a : b;
+
+const burdenedBy = ({ mass, price, source }: Burden, gear: Gear): Burden => ({
+  mass: plus(mass, gear.massG),
+  price: plus(price, gear.price),
+  source:
+    source === null || gear.availability === 'not told'
+      ? null
+      : lessHandy(source, gear.availability),
+});
+
+const burdenOf = (gear: readonly Gear[]): Burden =>
+  gear.reduce(burdenedBy, { mass: NOTHING, price: NOTHING, source: AVAILABILITY[0] });
+
+/** A pair on a body, at rest, for what asks how a rig goes together. */
+function restingOn({ lens, chain }: Pair, body: Body, kit: Kit): Rig {
   const [mode] = body.modes;
   if (!mode) throw new RangeError(`${body.id} has no mode`);
-  const { lens, chain } = pair;
-  const rig: Rig = {
+  return {
     name: '',
     body,
     mode,
@@ -146,21 +186,18 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
     judgement: kit.judgement,
     settings: restingSettings(lens.focalMinMm, lens.openFNumberWide),
   };
-  const fit = fitOf(rig);
-  const gear = [body, lens, ...chain.parts];
-  const sources = gear.map((g) => (g.availability === 'not told' ? null : g.availability));
-  const known = sources.flatMap((s) => s ?? []);
+}
+
+export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
+  const rig = restingOn(pair, body, kit);
+  // A chain that was found joins.
+  const fit = { joints: [], strike: strikeOf(rig), register: registerFit(rig) };
   return {
     trouble: fitProblem(fit)?.sentence ?? null,
     isGlassUnknown: isStrikeUnknown(rig, fit),
-    carried: fit.carried,
-    carriedKnown: isTold(lens, 'electronics'),
+    carried: pair.carried,
+    carriedKnown: isTold(pair.lens, 'electronics'),
     areMountsTold: areMountsTold(rig),
-    mass: summed(gear.map((g) => g.massG)),
-    price: summed(gear.map((g) => g.price)),
-    source:
-      known.length < sources.length
-        ? null
-        : (AVAILABILITY.findLast((s) => known.includes(s)) ?? null),
+    burden: burdenedBy(pair.burden, body),
   };
 }

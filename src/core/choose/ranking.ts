@@ -36,7 +36,7 @@ export const byNearness = (a: Candidate, b: Candidate): number =>
 /** A miss is near where one thing alone is missing, and something would mend it. */
 export const isNearMiss = (c: Candidate): boolean =>
   c.fails.length === 1 && Number.isFinite(awayOf(c)) && awayOf(c) <= NEAR;
-/** Farther than this, as log2 of a ratio, nobody goes to meet it. */
+/** A miss by more than this, as log2 of a ratio, is too far to be shown. */
 const NEAR = 0.7;
 
 export interface Kept {
@@ -60,9 +60,15 @@ export const nothingKept = (): Kept => ({
 export const MOST_PASSING = 1000;
 export const MOST_NEAR = 200;
 
-/** Cuts a list to the best; let grow to twice as many in between, so that sorting is seldom. */
-function cut(list: Candidate[], most: number, order: typeof byRank): void {
-  if (list.length < 2 * most) return;
+/**
+ * Takes a candidate into a list of the best. From `most` on the first so many stand in order, and what is worse than
+ * all of them does not come in; the list grows to twice as many before it is cut, so that sorting is seldom.
+ */
+function takeIn(list: Candidate[], candidate: Candidate, most: number, order: typeof byRank): void {
+  const worst = list[most - 1];
+  if (list.length >= most && worst && order(candidate, worst) > 0) return;
+  list.push(candidate);
+  if (list.length !== most && list.length < 2 * most) return;
   list.sort(order);
   list.length = most;
 }
@@ -72,15 +78,13 @@ export function keep(kept: Kept, candidate: Candidate): boolean {
   kept.judged += 1;
   if (passes(candidate)) {
     kept.passed += 1;
-    kept.passing.push(candidate);
-    cut(kept.passing, MOST_PASSING, byRank);
+    takeIn(kept.passing, candidate, MOST_PASSING, byRank);
     return true;
   }
   const [first] = candidate.fails;
   if (first) kept.failedBy[first.code] = (kept.failedBy[first.code] ?? 0) + 1;
   if (!isNearMiss(candidate)) return false;
-  kept.near.push(candidate);
-  cut(kept.near, MOST_NEAR, byNearness);
+  takeIn(kept.near, candidate, MOST_NEAR, byNearness);
   return true;
 }
 

@@ -16,6 +16,7 @@ import { extensionMm } from '../rig/train/extension';
 import type { Train } from '../rig/train/train';
 import { haloThrough, seenFrom } from '../rig/situation';
 import { zoomPlaces } from '../sweep/zoomWindows';
+import type { ServedAt } from './candidate';
 
 /** An aperture nearer to the widest than this is the widest. */
 const BARELY_CLOSED = 1.01;
@@ -46,6 +47,8 @@ export interface Covered {
   scale: number;
   /** Least scale-up that would clear the corners somewhere in the span; null where none does. */
   leastScale: number | null;
+  /** How it is set for the views it was asked for, by the widest of them. */
+  served: Map<number, ServedAt | null>;
 }
 
 export interface Reach {

@@ -73,7 +73,8 @@ const NO_REGISTERS: RegisterFit = {
 export const areMountsTold = ({ body, lens }: Pick<Rig, 'body' | 'lens'>): boolean =>
   isTold(body, 'mountId') && isTold(lens, 'mountId');
 
-function registerFit(rig: Rig): RegisterFit {
+/** How the registers of lens, train and body agree. */
+export function registerFit(rig: Rig): RegisterFit {
   if (!areMountsTold(rig)) return NO_REGISTERS;
   let error = 0;
   const train = trainOf(rig.parts, rig.mounts);
@@ -107,7 +108,7 @@ function freeDepthMm({ clearDepthMm, mirrorDepthMm }: Body): number | null {
 }
 
 /** Follows the rear glass back through the train until it ends or meets something. */
-function strikeOf(rig: Rig): Strike | null {
+export function strikeOf(rig: Rig): Strike | null {
   if (rig.lens.rearProtrusionMm === null) return null;
   let stands = rig.lens.rearProtrusionMm;
   const strike = (partIndex: number | null, against: string, clearMm: number | null): Strike => ({
@@ -140,7 +141,7 @@ const carriesLess = (part: Part, lens: Electronics): boolean =>
   (Object.keys(lens) as (keyof Electronics)[]).some((k) => lens[k] && !part.electronics[k]);
 
 /** What the contacts carry from lens to body: the weakest link for each of four things. */
-const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
+export const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
   parts
     .filter((p) => !isFront(p))
     .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
@@ -179,7 +180,11 @@ export interface FitProblem {
 }
 
 /** What stands before all coverage: mounts that do not join, glass that strikes, infinity lost; null for none. */
-export function fitProblem({ joints, strike, register }: FitReport): FitProblem | null {
+export function fitProblem({
+  joints,
+  strike,
+  register,
+}: Pick<FitReport, 'joints' | 'strike' | 'register'>): FitProblem | null {
   const [joint] = joints;
   if (joint) return { words: 'Does not join', sentence: joint.sentence };
   if (strike?.state === 'strikes' && strike.clearMm !== null)
@@ -196,5 +201,7 @@ export function fitProblem({ joints, strike, register }: FitReport): FitProblem 
 }
 
 /** Whether glass that was never measured goes where something could be struck: behind any adapter. */
-export const isStrikeUnknown = ({ parts }: Pick<Rig, 'parts'>, { strike }: FitReport): boolean =>
-  strike === null ? parts.some((p) => !isFront(p)) : strike.state === 'not known';
+export const isStrikeUnknown = (
+  { parts }: Pick<Rig, 'parts'>,
+  { strike }: Pick<FitReport, 'strike'>,
+): boolean => (strike === null ? parts.some((p) => !isFront(p)) : strike.state === 'not known');
