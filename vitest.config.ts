@@ -14,7 +14,12 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'unit',
-          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/campaign/*.test.ts'],
+          include: [
+            'src/**/*.test.ts',
+            'scripts/**/*.test.ts',
+            'tests/campaign/*.test.ts',
+            'tests/house/*.test.ts',
+          ],
           setupFiles,
           testTimeout,
           environment: 'node',

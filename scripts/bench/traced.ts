@@ -236,6 +236,7 @@ function tryLens(rig: DrawnRig, number: number): boolean {
     fNumber: CLOSED,
     focalMm,
     focusM: null,
+    frameMiddle: { xMm: 0, yMm: 0 },
     date: '2026-05-12',
     source: '',
     note: '',

@@ -66,6 +66,7 @@ export const folder = mkdtempSync(join(tmpdir(), 'halo-measure-'));
 
 export const shotAt = (fNumber: number, file: 'jpeg' | 'png'): PracticeShot => ({
   sensor: SENSOR,
+  middle: { xMm: 0, yMm: 0 },
   focalMm: 40,
   fNumber,
   takenAt: '2026-05-12T09:30:00',

@@ -1,7 +1,7 @@
 /** The practice lens: made up, its halo hidden, for trying one's hand at measuring. */
 import { quickLens } from '../kit/quickLens';
 import type { Lens } from '../kit/records/lens';
-import { diagonalMm, type FrameSize } from '../optics/formats';
+import { diagonalMm, type FrameSize, type Offset } from '../optics/formats';
 import type { ShotSettings } from './exif';
 import type { Exposure } from './expose';
 import { hiddenLens } from './hiddenLens';
@@ -9,6 +9,8 @@ import type { RayLens } from './rays';
 
 export interface PracticeShot {
   sensor: FrameSize;
+  /** Where the middle of the frame lies from the lens's axis, mm. */
+  middle: Offset;
   focalMm: number;
   fNumber: number;
   /** ISO time of the frame. */
@@ -52,8 +54,8 @@ const WIDTH_PX = 2400;
 const WANDER_SHARE = 0.03;
 
 /** Where the halo's centre falls in a frame, mm. */
-function centreIn({ stabiliser, seed }: PracticeShot, half: number): Exposure['centre'] {
-  const still = { xMm: half * 0.012, yMm: -half * 0.008 };
+function centreIn({ middle, stabiliser, seed }: PracticeShot, half: number): Exposure['centre'] {
+  const still = { xMm: half * 0.012 - middle.xMm, yMm: -half * 0.008 - middle.yMm };
   if (!stabiliser) return still;
   const turn = 2.4 * seed;
   const by = half * WANDER_SHARE;
@@ -81,7 +83,7 @@ export function practiceRig(shot: PracticeShot): {
   });
   return {
     lens,
-    reachMm: half * 1.4,
+    reachMm: half * 1.4 + Math.hypot(shot.middle.xMm, shot.middle.yMm),
     exposure: {
       sensor: shot.sensor,
       widthPx: WIDTH_PX,

@@ -5,7 +5,7 @@ import { isZoom } from '../kit/records/lens';
 import type { Report } from '../rig/report/evaluate';
 import type { Rig } from '../rig/rig';
 import { engraved, focal } from '../sweep/words';
-import { fixed, fWords, metres, mm, scaleUpWords, times } from '../words/figures';
+import { fixed, fWords, metres, mm, placeWords, scaleUpWords, times } from '../words/figures';
 import type { CardLine } from './cardLine';
 
 /** A focal length as it is read off a barrel, with its unit. */
@@ -60,7 +60,7 @@ function restlessDials({ settings, mode }: Rig): CardLine[] {
     postScale !== 1 && { name: 'Scale up in post', figure: scaleUpWords(postScale) },
     (shiftXMm !== 0 || shiftYMm !== 0) && {
       name: 'Shift',
-      figure: `${fixed(shiftXMm, 1)} right, ${fixed(shiftYMm, 1)} down mm`,
+      figure: placeWords({ xMm: shiftXMm, yMm: shiftYMm }),
     },
     helicoidMm !== 0 && { name: 'Helicoid', figure: mm(helicoidMm) },
   ];

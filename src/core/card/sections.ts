@@ -9,6 +9,7 @@ import { turned, type Rig } from '../rig/rig';
 import type { SweepAnswer } from '../sweep/answer';
 import { focalSteps } from '../sweep/axes';
 import { gapWords, spotWords, whereClear } from '../sweep/words';
+import { isOffMiddle } from '../optics/formats';
 import { darknessWords } from '../words/corners';
 import {
   diameterMm,
@@ -16,6 +17,7 @@ import {
   fWords,
   metres,
   mm,
+  placeWords,
   scaleUpWords,
   shutterWords,
   signedStops,
@@ -143,7 +145,13 @@ function cornersSection(rig: Rig, report: Report): CardSection {
       figure: diameterMm(coverage.radiiMm.half),
       note: `black ${diameterMm(coverage.radiiMm.black)}`,
     },
-    { name: 'Frame', figure: sizeMm(frame.delivered) },
+    {
+      name: 'Frame',
+      figure: sizeMm(frame.delivered),
+      note: isOffMiddle(frame.middle)
+        ? `${placeWords(frame.middle)} of the sensor’s middle`
+        : undefined,
+    },
   ];
   if (coverage.scaleUp !== null && coverage.scaleUp > 1)
     lines.push({ name: 'Scale up to clear it', figure: scaleUpWords(coverage.scaleUp) });

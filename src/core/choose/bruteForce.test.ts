@@ -47,7 +47,7 @@ function byBruteForce(candidate: Candidate, job: Job, workspace: Workspace): Sum
       const open = at.settings.fNumber;
       const stops = [
         open,
-        ...THIRDS.filter((n) => n > open * 1.01 && n <= at.lens.closedFNumber * 1.03),
+        ...THIRDS.filter((n) => n > open * 1.03 && n <= at.lens.closedFNumber * 1.03),
       ];
       return stops.some((fNumber) => {
         const set = turned(at, { fNumber });

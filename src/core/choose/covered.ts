@@ -1,6 +1,7 @@
 /** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
 import { spareStopsAt } from '../frame/coverage';
-import { scaleUp, worstCornerRadius, type Offset } from '../frame/geometry';
+import { scaleUp, worstCornerRadius } from '../frame/geometry';
+import type { Offset } from '../optics/formats';
 import { keptIn } from '../maths/kept';
 import { peakBetween, windowsAmong, type Known, type Window } from '../maths/windows';
 import type { FrameSize } from '../optics/formats';

@@ -4,9 +4,9 @@ import { readOutMiddle, type Body, type Mode } from '../kit/records/body';
 import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
 import { logWidth, withinSpan, type Window } from '../maths/windows';
-import { MARK_SLACK } from '../optics/apertures';
+import { isAsOpenAs } from '../optics/apertures';
 import { cropFactor } from '../optics/crop';
-import { desqueezed } from '../optics/view';
+import { desqueezed, SAME_VIEW } from '../optics/view';
 import { travelFor } from '../rig/framed';
 import { fNumberBehind } from '../rig/train/light';
 import { awayOf, type Candidate, type Fail, type Unknown } from './candidate';
@@ -96,9 +96,6 @@ function frameFails(
   return fails;
 }
 
-/** Views nearer than this, as a ratio, are one: nobody sees a thousandth. */
-const SAME_VIEW = 1.001;
-
 /** The engraved focal lengths that come into question for the job's views. */
 function spanFor({ viewFactor, mostScale }: Delivered, { pair }: Combination, job: Job): Window {
   const { focalMinMm, focalMaxMm } = pair.lens;
@@ -181,7 +178,7 @@ function judgedWith(
   const apertures = aperturesFor(pair, job, cropOf36);
   const isHeld = pair.train.fastestFNumber / pair.train.factor > apertures.to;
   const span = isHeld ? null : fastEnough(pair, asked, apertures.to);
-  const closesEnough = pair.lens.closedFNumber * MARK_SLACK >= apertures.from;
+  const closesEnough = isAsOpenAs(apertures.from, pair.lens.closedFNumber);
   if (span === null || apertures.from > apertures.to || !closesEnough) {
     fails.push(apertureFail(pair, job, cropOf36, asked));
     return candidate;
@@ -234,7 +231,7 @@ function serve(
   const at = servedAt(pair.reach, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
   const { isApertureUnsure, lens } = pair;
   // Stopped down by what nobody told works.
-  if (isApertureUnsure && at && at.fNumber > openFNumberAt(lens, at.focalMm) * MARK_SLACK)
+  if (isApertureUnsure && at && !isAsOpenAs(at.fNumber, openFNumberAt(lens, at.focalMm)))
     candidate.unknowns = [...candidate.unknowns, 'aperture'];
   candidate.views = views;
   candidate.share = share;

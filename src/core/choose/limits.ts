@@ -4,7 +4,7 @@ import { AVAILABILITY } from '../kit/records/common';
 import type { Job } from '../kit/records/job';
 import { openFNumberAt } from '../kit/records/lens';
 import type { Window } from '../maths/windows';
-import { MARK_SLACK } from '../optics/apertures';
+import { isAsOpenAs, MARK_SLACK } from '../optics/apertures';
 import { fNumberBehind } from '../rig/train/light';
 import type { Fail, Unknown } from './candidate';
 import type { Pair, Standing, Sum } from './pairs';
@@ -90,9 +90,16 @@ export function autofocusFails(
   // It has to work wherever the zoom stands.
   const slowest = Math.max(lens.openFNumberWide, lens.openFNumberLong);
   const open = fNumberBehind(train, slowest);
-  return open > body.autofocusLimitFNumber * MARK_SLACK
-    ? [fail('autofocus', open, body.autofocusLimitFNumber, ratio(open, body.autofocusLimitFNumber))]
-    : [];
+  return isAsOpenAs(open, body.autofocusLimitFNumber)
+    ? []
+    : [
+        fail(
+          'autofocus',
+          open,
+          body.autofocusLimitFNumber,
+          ratio(open, body.autofocusLimitFNumber),
+        ),
+      ];
 }
 
 /** The apertures of the lens that keep light and depth, on a frame of crop factor `crop`. */
@@ -126,9 +133,9 @@ export function apertureFail(pair: Pair, job: Job, crop: number, span: Window): 
   const open = Math.min(openFNumberAt(pair.lens, span.from), openFNumberAt(pair.lens, span.to));
   const behind = fNumberBehind(pair.train, open);
   const tStop = behind * pair.tFactor;
-  if (job.slowestTStop !== null && tStop > job.slowestTStop * MARK_SLACK)
+  if (job.slowestTStop !== null && !isAsOpenAs(tStop, job.slowestTStop))
     return fail('light', tStop, job.slowestTStop, 2 * ratio(tStop, job.slowestTStop));
-  if (job.shallowFNumber !== null && behind * crop > job.shallowFNumber * MARK_SLACK)
+  if (job.shallowFNumber !== null && !isAsOpenAs(behind * crop, job.shallowFNumber))
     return fail(
       'depth',
       behind * crop,

@@ -1,6 +1,7 @@
 /** The fewest rigs that span the views wanted, on one body, and what is left open. */
 import type { Job } from '../kit/records/job';
 import { gapsBetween, logWidth, withinSpan, type Window } from '../maths/windows';
+import { SAME_VIEW } from '../optics/view';
 import type { Candidate } from './candidate';
 import { joined } from './covered';
 
@@ -18,9 +19,6 @@ export interface Plan {
   /** For each gap, what would close most of it, were it had another way; null where nothing would. */
   closers: (Candidate | null)[];
 }
-
-/** Nearer than this, as a ratio, two views are one. */
-const SAME = 1.002;
 
 interface Piece {
   candidate: Candidate;
@@ -41,10 +39,10 @@ const newGear = ({ candidate }: Piece, carried: ReadonlySet<string>): number =>
 function nextPiece(pieces: readonly Piece[], at: number, carried: ReadonlySet<string>) {
   let best: Piece | null = null;
   for (const piece of pieces) {
-    if (piece.window.from > at * SAME || piece.window.to <= at * SAME) continue;
+    if (piece.window.from > at * SAME_VIEW || piece.window.to <= at * SAME_VIEW) continue;
     const reaches = best === null ? Infinity : piece.window.to / best.window.to;
-    const isFarther = best === null || reaches > SAME;
-    const isAsFar = best !== null && reaches > 1 / SAME;
+    const isFarther = best === null || reaches > SAME_VIEW;
+    const isAsFar = best !== null && reaches > 1 / SAME_VIEW;
     if (isFarther || (isAsFar && best && newGear(piece, carried) < newGear(best, carried)))
       best = piece;
   }
@@ -56,10 +54,12 @@ function planOn(bodyId: string, passing: readonly Candidate[], job: Job): Omit<P
   const steps: PlanStep[] = [];
   const carried = new Set<string>();
   let at = job.viewFromMm;
-  const isSingle = job.viewToMm / job.viewFromMm < SAME;
-  while (at < job.viewToMm / SAME || (isSingle && steps.length === 0)) {
+  const isSingle = job.viewToMm / job.viewFromMm < SAME_VIEW;
+  while (at < job.viewToMm / SAME_VIEW || (isSingle && steps.length === 0)) {
     const piece = isSingle
-      ? (pieces.find(({ window }) => window.from <= at * SAME && window.to >= at / SAME) ?? null)
+      ? (pieces.find(
+          ({ window }) => window.from <= at * SAME_VIEW && window.to >= at / SAME_VIEW,
+        ) ?? null)
       : nextPiece(pieces, at, carried);
     if (piece) {
       steps.push({
@@ -72,7 +72,7 @@ function planOn(bodyId: string, passing: readonly Candidate[], job: Job): Omit<P
       continue;
     }
     // Nothing goes on from here: the next window that begins after it, if any.
-    const starts = pieces.map(({ window }) => window.from).filter((from) => from > at * SAME);
+    const starts = pieces.map(({ window }) => window.from).filter((from) => from > at * SAME_VIEW);
     if (starts.length === 0) break;
     at = Math.min(...starts);
   }
@@ -81,7 +81,7 @@ function planOn(bodyId: string, passing: readonly Candidate[], job: Job): Omit<P
   const gaps =
     isSingle && steps.length === 0
       ? [span]
-      : gapsBetween(served, span).filter((gap) => gap.to / gap.from > SAME);
+      : gapsBetween(served, span).filter((gap) => gap.to / gap.from > SAME_VIEW);
   return { bodyId, steps, gaps };
 }
 

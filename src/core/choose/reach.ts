@@ -3,14 +3,15 @@
  * once for a lens and a train, and asked by every body and mode they stand on.
  */
 import { isClearAt } from '../frame/coverage';
-import type { Offset, Travel } from '../frame/geometry';
+import type { Travel } from '../frame/geometry';
+import type { Offset } from '../optics/formats';
 import type { FrameSize } from '../optics/formats';
 import type { Halo } from '../halo/rims';
 import { acceptedRadius } from '../halo/radii';
 import { lensAt } from '../halo/focus';
 import type { Window } from '../maths/windows';
 import { openFNumberAt, type Lens } from '../kit/records/lens';
-import { apertureSeries, MARK_SLACK } from '../optics/apertures';
+import { apertureSeries, isAsOpenAs, MARK_SLACK } from '../optics/apertures';
 import { apertureControl } from '../rig/train/aperture';
 import { extensionMm } from '../rig/train/extension';
 import type { Train } from '../rig/train/train';
@@ -18,8 +19,6 @@ import { haloThrough, seenFrom } from '../rig/situation';
 import { zoomPlaces } from '../sweep/zoomWindows';
 import type { ServedAt } from './candidate';
 
-/** An aperture nearer to the widest than this is the widest. */
-const BARELY_CLOSED = 1.01;
 const NOT_YET = Number.NaN;
 const THIRDS = apertureSeries('third').map((m) => m.exact);
 /** Whole stops among the thirds; between them the accepted circle changes by a hair. */
@@ -91,29 +90,36 @@ export const haloAt = (
 
 /** The widest aperture allowed at a focal length; null where even that is too slow or the lens closes too little. */
 export function firstAperture(reach: Reach, focalMm: number, range: ApertureRange): number | null {
+  const { closedFNumber } = reach.lens;
   const open = openFNumberAt(reach.lens, focalMm);
-  const first = reach.closes ? Math.max(open, range.from) : open;
-  const most = Math.min(range.to, Math.max(open, reach.lens.closedFNumber * MARK_SLACK));
-  return first >= range.from && first <= most ? first : null;
+  const first = reach.closes ? Math.max(open, Math.min(range.from, closedFNumber)) : open;
+  const closesEnough =
+    first >= range.from || (reach.closes && isAsOpenAs(range.from, closedFNumber));
+  return closesEnough && first <= range.to ? first : null;
 }
 
 /** Numbers of the marked third stops allowed at a focal length behind the widest one. */
 function thirdsAllowed(reach: Reach, first: number, range: ApertureRange): [number, number] {
   if (!reach.closes) return [0, 0];
   const most = Math.min(range.to, reach.lens.closedFNumber * MARK_SLACK);
-  const from = THIRDS.findIndex((n) => n > first * BARELY_CLOSED);
+  const from = THIRDS.findIndex((n) => !isAsOpenAs(n, first));
   if (from < 0) return [0, 0];
   let to = from;
   while (to < THIRDS.length && (THIRDS[to] ?? Infinity) <= most) to += 1;
   return [from, to];
 }
 
+/** A marked third stop of the lens; the smallest is where its ring stops, whatever is engraved there. */
+const thirdOf = ({ lens }: Reach, third: number): number =>
+  Math.min(THIRDS[third] ?? 1, lens.closedFNumber);
+
 /** Every aperture allowed at a focal length: the widest, and the marked third stops beyond it. */
 export function aperturesAt(reach: Reach, focalMm: number, range: ApertureRange): number[] {
   const first = firstAperture(reach, focalMm, range);
   if (first === null) return [];
   const [from, to] = thirdsAllowed(reach, first, range);
-  return [first, ...THIRDS.slice(from, to)];
+  const marked = Array.from({ length: to - from }, (_, i) => thirdOf(reach, from + i));
+  return [first, ...marked];
 }
 
 /** The radius within which corners are accepted at a setting, mm. */
@@ -130,7 +136,7 @@ function keptAt(reach: Reach, place: number, third: number): number {
   const known = row[third] ?? NOT_YET;
   if (!Number.isNaN(known)) return known;
   const focalMm = Math.exp(reach.places[place] ?? 0);
-  const fresh = acceptedAt(reach, focalMm, THIRDS[third] ?? 1);
+  const fresh = acceptedAt(reach, focalMm, thirdOf(reach, third));
   row[third] = fresh;
   return fresh;
 }
@@ -162,7 +168,7 @@ function foundAt(reach: Reach, place: number, range: ApertureRange): BestAt {
   const take = (third: number) => {
     const acceptedMm = keptAt(reach, place, third);
     if (acceptedMm > best.acceptedMm) {
-      best = { acceptedMm, fNumber: THIRDS[third] ?? first, centre };
+      best = { acceptedMm, fNumber: thirdOf(reach, third), centre };
       bestThird = third;
     }
   };

@@ -51,16 +51,19 @@ function aspectRatio(aspect: number): { width: number; height: number } {
 /** The area of the recorded picture that is clean to its corners, px; null where none is or all of it is. */
 function cleanArea(rig: Rig, report: Report, guide: Guide): GuideBox | null {
   const recorded = recordedOf(rig);
-  const { concentric } = circleCoverage(
+  const { free } = circleCoverage(
     recorded,
     report.halo.model.centre,
     report.coverage.acceptedRadiusMm,
     report.frame.travel,
   ).cleanFrame;
-  const share = concentric.widthMm / recorded.widthMm;
+  const share = free.widthMm / recorded.widthMm;
   if (share <= 0) return null;
   const [width, height] = [guide.widthPx * share, guide.heightPx * share];
-  return { x: guide.centre.x - width / 2, y: guide.centre.y - height / 2, width, height };
+  // Off the middle of the picture where the halo lies off it.
+  const x = guide.centre.x + (free.xMm * guide.widthPx) / recorded.widthMm;
+  const y = guide.centre.y + (free.yMm * guide.heightPx) / recorded.heightMm;
+  return { x: x - width / 2, y: y - height / 2, width, height };
 }
 
 /** 32 hexadecimal digits as a UUID. */

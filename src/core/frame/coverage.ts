@@ -17,6 +17,7 @@ import {
   NO_TRAVEL,
   scaleUp,
   worstCornerRadius,
+  type PlacedFrame,
   type Travel,
 } from './geometry';
 
@@ -112,7 +113,7 @@ export interface CleanFrames {
   /** About the middle of the frame. */
   concentric: FrameSize;
   /** Anywhere within the frame. */
-  free: FrameSize;
+  free: PlacedFrame;
 }
 
 export interface CircleCoverage {

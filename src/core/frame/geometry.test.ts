@@ -9,9 +9,9 @@ import {
   NO_TRAVEL,
   scaleUp,
   worstCornerRadius,
-  type Offset,
   type Travel,
 } from './geometry';
+import type { Offset } from '../optics/formats';
 import { runs } from '../../../tests/support/seed';
 
 const FULL: FrameSize = { widthMm: 36, heightMm: 24 };

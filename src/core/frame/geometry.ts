@@ -4,12 +4,7 @@
  */
 import { clamp } from '../maths/clamp';
 import { whereBeginning } from '../maths/rootFinding';
-import { farthestCornerMm, type FrameSize } from '../optics/formats';
-
-export interface Offset {
-  xMm: number;
-  yMm: number;
-}
+import { farthestCornerMm, type FrameSize, type Offset } from '../optics/formats';
 
 /** How far the frame may move against the halo in any direction, mm. */
 export interface Travel {
@@ -138,16 +133,28 @@ export function concentricCleanFrame(
   return sized(aspect, Math.min(h, tallestInFrame(frame, aspect)));
 }
 
-/** The same, free to move within the frame. */
+/** A frame within another, and where its middle lies from that of the other. */
+export interface PlacedFrame extends FrameSize, Offset {}
+
+/** The same, free to move within the frame: as near to the circle's centre as it can get. */
 export function freeCleanFrame(
   frame: FrameSize,
   offset: Offset,
   radiusMm: number,
   aspect: number,
   travel = NO_TRAVEL,
-): FrameSize {
+): PlacedFrame {
+  const placed = (halfHeight: number): PlacedFrame => {
+    const room = (side: number, half: number) => Math.max(0, side / 2 - half);
+    const [x, y] = [room(frame.widthMm, aspect * halfHeight), room(frame.heightMm, halfHeight)];
+    return {
+      ...sized(aspect, halfHeight),
+      xMm: clamp(offset.xMm, -x, x),
+      yMm: clamp(offset.yMm, -y, y),
+    };
+  };
   const { reach, tx, ty } = stilled(radiusMm, travel);
-  if (reach <= 0) return sized(aspect, 0);
+  if (reach <= 0) return placed(0);
   const [dx, dy] = [Math.abs(offset.xMm), Math.abs(offset.yMm)];
   const fits = (h: number) => {
     const ex = Math.max(0, dx - (frame.widthMm / 2 - aspect * h));
@@ -155,9 +162,9 @@ export function freeCleanFrame(
     return (aspect * h + ex + tx) ** 2 + (h + ey + ty) ** 2 <= reach * reach;
   };
   const tallest = tallestInFrame(frame, aspect);
-  if (fits(tallest)) return sized(aspect, tallest);
-  if (!fits(0)) return sized(aspect, 0);
-  return sized(aspect, whereBeginning(fits, tallest, 0, 40));
+  if (fits(tallest)) return placed(tallest);
+  if (!fits(0)) return placed(0);
+  return placed(whereBeginning(fits, tallest, 0, 40));
 }
 
 /**

@@ -9,6 +9,7 @@ import {
 import { openFNumberAt, type Lens } from '../kit/records/lens';
 import { clamp } from '../maths/clamp';
 import { NINETY_SIGMAS } from '../maths/normal';
+import type { Offset } from '../optics/formats';
 import type { FrameLight, HaloFit } from './fit/haloFit';
 import { halfLightInterval } from './fit/interval';
 import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
@@ -19,6 +20,8 @@ export interface SampleFacts {
   /** f-number of the first frame of the fit. */
   fNumber: number;
   focusM: number | null;
+  /** Where the middle of the frames lies from the lens's axis, mm: read off the sensor's middle, or shifted. */
+  frameMiddle: Offset;
   /** ISO date. */
   date: string;
   source: string;
@@ -176,8 +179,8 @@ function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): H
     meaning: 'half light',
     rear: rear ? figureOf(rear) : null,
     exitPupilMm: exitPupilOf(fit, facts.fNumber),
-    centreXMm: clamp(fit.centre.xMm, -50, 50),
-    centreYMm: clamp(fit.centre.yMm, -50, 50),
+    centreXMm: clamp(fit.centre.xMm + facts.frameMiddle.xMm, -50, 50),
+    centreYMm: clamp(fit.centre.yMm + facts.frameMiddle.yMm, -50, 50),
     edgeSigmaMm: clamp(
       isOneFrame(evidence) ? Math.hypot(sigma, oneFrameShare(facts.fNumber) * edge) : sigma,
       0.01,

@@ -44,8 +44,22 @@ const SERIES: Record<ApertureStep, readonly MarkedAperture[]> = {
   third: buildSeries('third'),
 };
 
-/** Marked limits mean the exact apertures behind them: f/5.6 admits 4 x 1.414 = 5.66, f/11 11.3. */
+/**
+ * Apertures nearer than this, as a ratio, are one: marked limits mean the exact ones behind them, so that f/5.6
+ * admits 4 x 1.414 = 5.66 and f/11 11.3.
+ */
 export const MARK_SLACK = 1.03;
+
+/** Whether an aperture is no more closed than one that is marked. */
+export const isAsOpenAs = (n: number, marked: number): boolean => n <= marked * MARK_SLACK;
+
+/** Marked apertures of a step that a lens has besides its widest: none of them one with it, none past its smallest. */
+export const marksBetween = (
+  step: ApertureStep,
+  open: number,
+  closed: number,
+): readonly MarkedAperture[] =>
+  SERIES[step].filter((m) => !isAsOpenAs(m.exact, open) && isAsOpenAs(m.exact, closed));
 
 /** All marked values of a step, f/0.5 to f/128, in order. */
 export const apertureSeries = (step: ApertureStep): readonly MarkedAperture[] => SERIES[step];

@@ -10,6 +10,15 @@ export interface NamedFormat extends FrameSize {
   name: string;
 }
 
+/** A place on the sensor plane from another, mm, x right, y down. */
+export interface Offset {
+  xMm: number;
+  yMm: number;
+}
+
+/** Whether a place lies off the one it is counted from. */
+export const isOffMiddle = ({ xMm, yMm }: Offset): boolean => xMm !== 0 || yMm !== 0;
+
 /** Formats lenses are designed for and sensors come in. Sizes are nominal; single cameras differ by a few tenths. */
 export const FORMATS: readonly NamedFormat[] = [
   { id: '8-standard', name: 'Standard 8 film', widthMm: 4.88, heightMm: 3.68 },
@@ -49,10 +58,8 @@ const lengthOf = (x: number, y: number): number => Math.sqrt(x * x + y * y);
 export const diagonalMm = ({ widthMm, heightMm }: FrameSize): number => lengthOf(widthMm, heightMm);
 
 /** From a point off the middle by (xMm, yMm) to the farthest corner of a frame, mm. */
-export const farthestCornerMm = (
-  { widthMm, heightMm }: FrameSize,
-  { xMm, yMm }: { xMm: number; yMm: number },
-): number => lengthOf(widthMm / 2 + Math.abs(xMm), heightMm / 2 + Math.abs(yMm));
+export const farthestCornerMm = ({ widthMm, heightMm }: FrameSize, { xMm, yMm }: Offset): number =>
+  lengthOf(widthMm / 2 + Math.abs(xMm), heightMm / 2 + Math.abs(yMm));
 
 /** Reads "36x24" or "36 × 24" as a frame size in mm; null when it is no such thing or out of 0.5..400 mm. */
 export function parseFrame(text: string): FrameSize | null {

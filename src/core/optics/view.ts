@@ -31,6 +31,9 @@ export const distanceInFocals = (m: number): number => 2 + m + 1 / m;
 export const angleOfView = (sideMm: number, focalMm: number, magnification = 0): number =>
   2 * Math.atan(sideMm / (2 * focalMm * (1 + magnification))) * DEG;
 
+/** Views nearer than this, as a ratio, are one: nobody sees a thousandth. */
+export const SAME_VIEW = 1.001;
+
 export interface Angles {
   horizontal: number;
   vertical: number;

@@ -2,7 +2,8 @@
  * How a rig stands as it is set: lens, train, mode and settings make the halo on the read-out and the frame it must
  * cover. Worked out once; verdict, report, sweep and choice all start from it.
  */
-import type { Offset, Travel } from '../frame/geometry';
+import type { Travel } from '../frame/geometry';
+import { isOffMiddle, type Offset } from '../optics/formats';
 import type { DeliveredFrame } from '../frame/pipeline';
 import { lensAt, type LensAt } from '../halo/focus';
 import { predictHalo } from '../halo/predict';
@@ -15,7 +16,7 @@ import type { Rig } from './rig';
 import { extensionMm } from './train/extension';
 import { trainLight, type TrainLight } from './train/light';
 import { haloBehind } from './train/rims';
-import { trainOf, type Train } from './train/train';
+import { shiftRangeMm, trainOf, type Train } from './train/train';
 
 export interface Situation {
   rig: Rig;
@@ -40,7 +41,7 @@ export const haloThrough = (at: LensAt, train: Train): Halo =>
 
 /** A halo with its centre counted from a place `from` the place it was counted from, mm. */
 export function seenFrom(halo: Halo, from: Offset): Halo {
-  if (from.xMm === 0 && from.yMm === 0) return halo;
+  if (!isOffMiddle(from)) return halo;
   const { rims, exitPupilMm, coneTangent, centre } = halo;
   return {
     rims,
@@ -51,7 +52,8 @@ export function seenFrom(halo: Halo, from: Offset): Halo {
 }
 
 /** Where the middle of the read-out lies from the lens's axis, mm: off the sensor's middle, and shifted. */
-function readOutFromAxis({ mode, settings }: Rig, { shiftRangeMm: most }: Train): Offset {
+export function readOutFromAxis({ mode, settings, parts }: Rig): Offset {
+  const most = shiftRangeMm(parts);
   const { xMm, yMm } = readOutMiddle(mode);
   return {
     xMm: xMm - clamp(settings.shiftXMm, -most, most),
@@ -75,7 +77,7 @@ export function situationOf(rig: Rig): Situation {
     train,
     at,
     light: trainLight(train, lens, focalMm, fNumber),
-    halo: seenFrom(haloThrough(at, train), readOutFromAxis(rig, train)),
+    halo: seenFrom(haloThrough(at, train), readOutFromAxis(rig)),
     delivered: deliveredOf(rig),
     travel: travelOf(rig),
     limitStops: limitStops(rig.judgement),

@@ -4,7 +4,7 @@ import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
 import type { Mode } from '../kit/records/body';
 import type { Part } from '../kit/records/part';
 import type { RigSettings } from '../kit/records/rigRecord';
-import { apertureSeries } from '../optics/apertures';
+import { isAsOpenAs, marksBetween } from '../optics/apertures';
 import { apertureControl } from '../rig/train/aperture';
 import { fitOf, fitProblem } from '../rig/mechanicalFit';
 import { turned, type Rig } from '../rig/rig';
@@ -70,9 +70,6 @@ export function focalSteps({ lens }: Pick<Rig, 'lens'>, count = 10): SweepStep[]
   });
 }
 
-/** Apertures nearer than this, as a ratio, are one. */
-const SAME_APERTURE = 1.03;
-
 /** The widest aperture wherever the zoom stands, and every full stop the lens has anywhere. */
 export function apertureSteps({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): SweepStep[] {
   const { openFNumberWide: wide, openFNumberLong: long } = lens;
@@ -86,9 +83,7 @@ export function apertureSteps({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Swe
   };
   if (apertureControl(lens, parts) === 'nothing') return [open];
   const fastest = Math.min(wide, long);
-  const stops = apertureSeries('full').filter(
-    (m) => m.exact > fastest * SAME_APERTURE && m.exact <= lens.closedFNumber * SAME_APERTURE,
-  );
+  const stops = marksBetween('full', fastest, lens.closedFNumber);
   return [
     open,
     ...stops.map((m) => {
@@ -172,11 +167,11 @@ function asAsked(rig: Rig, { settings = {}, mode, parts, isOpen }: Asked): Rig {
 
 /** Why the lens cannot be set so; null where it can. */
 function apertureTrouble(lens: Lens, parts: readonly Part[], asked: number, got: number) {
-  if (asked < got / SAME_APERTURE)
+  if (!isAsOpenAs(got, asked))
     return apertureControl(lens, parts) === 'nothing'
       ? 'nothing works its aperture: it stays open'
       : `there it opens to ${fWords(got, 1)}`;
-  if (asked <= got * SAME_APERTURE) return null;
+  if (isAsOpenAs(asked, got)) return null;
   return apertureControl(lens, parts) === 'nothing'
     ? 'nothing works its aperture: it stays open'
     : `its smallest aperture is ${fWords(got, 0)}`;

@@ -24,6 +24,17 @@ export const mm = (value: number, digits = 1): string => `${fixed(value, digits)
 /** Diameter of a circle of some radius: "⌀ 43.3 mm". */
 export const diameterMm = (radiusMm: number, digits = 1): string => `⌀ ${mm(radiusMm * 2, digits)}`;
 
+/** Where a place lies from another: "3.0 mm right, 1.0 mm up"; "in the middle" where it is there. */
+export function placeWords({ xMm, yMm }: { xMm: number; yMm: number }): string {
+  const along = (value: number, back: string, on: string): string[] => {
+    const figure = fixed(Math.abs(value), 1);
+    return Number(figure) === 0 ? [] : [`${figure} mm ${value < 0 ? back : on}`];
+  };
+  return (
+    [...along(xMm, 'left', 'right'), ...along(yMm, 'up', 'down')].join(', ') || 'in the middle'
+  );
+}
+
 /** A frame's sides: "36.0 × 24.0 mm". */
 export const sizeMm = (frame: { widthMm: number; heightMm: number }, digits = 1): string =>
   `${fixed(frame.widthMm, digits)} × ${mm(frame.heightMm, digits)}`;

@@ -2,7 +2,7 @@
 import { Pause, Play } from 'lucide-react';
 import { memo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import type { Offset } from '@/core/frame/geometry';
+import type { Offset } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { shiftRangeMm } from '@/core/rig/train/train';

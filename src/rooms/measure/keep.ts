@@ -74,6 +74,7 @@ export async function keepFrames(
         id: sampleId ?? '',
         focalMm,
         focusM,
+        frameMiddle: session.frameMiddle,
         date: takenAt.slice(0, 10),
         source: sourceWords(shots.length, session),
         note,

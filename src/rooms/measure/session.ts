@@ -1,12 +1,14 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
 import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
-import { areaOf, largestMode, type Body, type Mode } from '@/core/kit/records/body';
+import { areaOf, largestMode, readOutMiddle, type Body, type Mode } from '@/core/kit/records/body';
 import type { Lens } from '@/core/kit/records/lens';
 import type { Part } from '@/core/kit/records/part';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { shotList, type Shot } from '@/core/measure/shotList';
 import type { Tone } from '@/core/measure/light/tone';
+import type { Offset } from '@/core/optics/formats';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import { readOutFromAxis } from '@/core/rig/situation';
 import { lastRig } from '@/store/lastRig';
 import { recall, remember } from '@/store/remembered';
 
@@ -28,6 +30,8 @@ export interface Session {
   rig: Rig | null;
   /** What stands between lens and body. */
   parts: readonly Part[];
+  /** Where the middle of the frames lies from the lens's axis, mm. */
+  frameMiddle: Offset;
   shots: Shot[];
   tone: Tone | 'auto';
 }
@@ -68,7 +72,16 @@ export function sessionOf(workspace: Workspace, choice: SessionChoice): Session 
   if (!mode) return null;
   const rig = chosen && { ...chosen, mode };
   const shots = shotList(lens, choice.withClose);
-  return { body, mode, lens, rig, parts: rig?.parts ?? [], shots, tone: choice.tone };
+  return {
+    body,
+    mode,
+    lens,
+    rig,
+    parts: rig?.parts ?? [],
+    frameMiddle: rig ? readOutFromAxis(rig) : readOutMiddle(mode),
+    shots,
+    tone: choice.tone,
+  };
 }
 
 /** Whether glass or a rim stands between lens and sensor, so that not the lens alone is measured. */

@@ -33,8 +33,13 @@ async function withCamera(work: (camera: Door<CameraDoor>) => Promise<void>): Pr
   }
 }
 
-const shotOf = ({ mode }: Session, { focalMm, fNumber }: Shot, seed: number): PracticeShot => ({
+const shotOf = (
+  { mode, frameMiddle }: Session,
+  { focalMm, fNumber }: Shot,
+  seed: number,
+): PracticeShot => ({
   sensor: { widthMm: mode.widthMm, heightMm: mode.heightMm },
+  middle: frameMiddle,
   focalMm,
   fNumber,
   takenAt: localTime(),

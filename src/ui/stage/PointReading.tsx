@@ -1,6 +1,6 @@
 'use client';
 import styled from 'styled-components';
-import type { Offset } from '@/core/frame/geometry';
+import type { Offset } from '@/core/optics/formats';
 import { darknessStops, lightAt } from '@/core/halo/rims';
 import type { Report } from '@/core/rig/report/evaluate';
 import { engraved } from '../theme/type';

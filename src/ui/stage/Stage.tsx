@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import type { Offset } from '@/core/frame/geometry';
+import type { Offset } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Theme } from '../theme/themeScript';
 import { oneLine, PHONE } from '../theme/type';

@@ -2,7 +2,7 @@
 import { memo } from 'react';
 import styled from 'styled-components';
 import { CORNERS } from '@/core/frame/geometry';
-import type { FrameSize } from '@/core/optics/formats';
+import { isOffMiddle, type FrameSize } from '@/core/optics/formats';
 import type { Report } from '@/core/rig/report/evaluate';
 import { engraved } from '../theme/type';
 import { rulerMarks, toPx, type StageView } from './stageView';
@@ -128,6 +128,27 @@ function boxOf(view: StageView, frame: FrameSize, growX = 0, growY = 0) {
   return { x: xPx, y: yPx, width: w * view.pxPerMm, height: h * view.pxPerMm, fill: 'none' };
 }
 
+const CROSS_PX = 6;
+
+/** The middle of the sensor, marked where the read-out lies off it. */
+function SensorMiddle({ report, view }: StageLinesProps) {
+  const { middle } = report.frame;
+  if (!isOffMiddle(middle)) return null;
+  const { xPx, yPx } = toPx(view, { xMm: -middle.xMm, yMm: -middle.yMm });
+  return (
+    <>
+      <path
+        d={`M${xPx - CROSS_PX} ${yPx}h${2 * CROSS_PX}M${xPx} ${yPx - CROSS_PX}v${2 * CROSS_PX}`}
+        stroke="var(--stage-ink)"
+        strokeWidth="1"
+      />
+      <text x={xPx + CROSS_PX + 3} y={yPx + 4}>
+        sensor’s middle
+      </text>
+    </>
+  );
+}
+
 /** The pinned state: its half-light circle, its delivered frame, and what it was. */
 function GhostLines({ ghost, view }: { ghost: Ghost; view: StageView }) {
   const { halo, coverage, frame } = ghost.report;
@@ -209,6 +230,7 @@ export function StageLines({ report, view, ghost }: AllLinesProps) {
     <Lines className="lines" aria-hidden="true">
       <Circles report={report} view={view} />
       <Frames report={report} view={view} />
+      <SensorMiddle report={report} view={view} />
       {ghost && <GhostLines ghost={ghost} view={view} />}
       <Corners report={report} view={view} />
       <Rulers view={view} />

@@ -1,5 +1,5 @@
 /** Which stretch of the sensor plane the stage shows, and how large. */
-import type { Offset } from '@/core/frame/geometry';
+import type { Offset } from '@/core/optics/formats';
 import { diagonalMm, type FrameSize } from '@/core/optics/formats';
 
 export interface StageView {

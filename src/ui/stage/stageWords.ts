@@ -1,7 +1,8 @@
 /** All the picture says, in words, for those who do not see it. */
 import type { Report } from '@/core/rig/report/evaluate';
 import { CORNER_NAMES, darknessWords, flickerWords } from '@/core/words/corners';
-import { diameterMm, mm } from '@/core/words/figures';
+import { isOffMiddle } from '@/core/optics/formats';
+import { diameterMm, mm, placeWords } from '@/core/words/figures';
 
 /** A state held to compare with. */
 export interface Ghost {
@@ -24,6 +25,8 @@ export function stageWords(report: Report): string {
     `Read-out ${mm(frame.readOut.widthMm)} by ${mm(frame.readOut.heightMm)}, delivered ${mm(frame.delivered.widthMm)} by ${mm(frame.delivered.heightMm)}.`,
     `Corners: ${corners}.`,
   ];
+  if (isOffMiddle(frame.middle))
+    parts.push(`The read-out lies ${placeWords(frame.middle)} of the sensor’s middle.`);
   parts.push(
     `To cover it the halo would have to be ${mm(coverage.worstCornerRadiusMm * 2)} across.`,
   );

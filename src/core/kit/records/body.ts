@@ -1,4 +1,5 @@
 /** A camera body with its recording modes. */
+import type { Offset } from '../../optics/formats';
 import {
   ESTIMATED,
   F_NUMBER,
@@ -66,7 +67,7 @@ export type ModeTold = Pick<Mode, ModeToldAtLeast> & Partial<Mode>;
 export const modeOf = (told: ModeTold): Mode => completed(modeSchema, told);
 
 /** Where the middle of a mode's read-out lies from the middle of the sensor, mm. */
-export const readOutMiddle = ({ middleXMm, middleYMm }: Mode): { xMm: number; yMm: number } => ({
+export const readOutMiddle = ({ middleXMm, middleYMm }: Mode): Offset => ({
   xMm: middleXMm,
   yMm: middleYMm,
 });

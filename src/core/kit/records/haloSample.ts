@@ -53,7 +53,7 @@ export const haloSampleSchema = record('halo sample', {
   rear: unknownOr(rimSchema),
   /** Exit-pupil distance, mm; null where unknown. */
   exitPupilMm: unknownOr(number(5, FARTHEST_PUPIL_MM)),
-  /** Halo centre against the middle of the mount, mm. */
+  /** Halo centre from the middle of the mount, the sensor's middle, mm. */
   centreXMm: number(-50, 50, { default: 0 }),
   centreYMm: number(-50, 50, { default: 0 }),
   /** One standard deviation of the edge radii, mm. */

@@ -35,6 +35,7 @@ export const measurementSchema = record('measurement', {
   lowerBoundMm: RADIUS,
   minus1Mm: unknownOr(RADIUS),
   minus2Mm: unknownOr(RADIUS),
+  /** Halo centre from the middle of the frame, mm. */
   centreXMm: number(-100, 100, { default: 0 }),
   centreYMm: number(-100, 100, { default: 0 }),
   rims: listOf(rimSchema, 4, { default: [] }),

@@ -3,6 +3,7 @@ import { fullName } from '../../kit/records/body';
 import { KEYHOLE_SHARE } from '../../frame/coverage';
 import { ageWords } from '../../words/age';
 import { printedNames } from '../../optics/apertures';
+import { isOffMiddle } from '../../optics/formats';
 import type { Report } from '../report/evaluate';
 import type { Rig } from '../rig';
 import type { Explain, Why } from './whyTypes';
@@ -13,6 +14,7 @@ import {
   fixed,
   mm,
   percent,
+  placeWords,
   sizeMm,
   stopsWords,
   times,
@@ -97,6 +99,10 @@ function unsureInputs({ halo }: Report): Why['inputs'] {
     ['natural falloff known to', `± ${percent(falloffSigma, 0)}`],
   ];
 }
+
+/** Where the read-out lies on the sensor, where that is not its middle. */
+const offMiddle = ({ frame: { middle } }: Report): Why['inputs'] =>
+  isOffMiddle(middle) ? [['its middle, from the sensor’s', placeWords(middle)]] : [];
 
 const EXPLAIN: Record<Reading, Explain> = {
   verdict: (_, report, today) => ({
@@ -246,6 +252,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       'read-out ÷ (stabilisation crop × digital zoom), then the delivered aspect fitted inside',
     inputs: [
       ['read-out', size(report.frame.readOut)],
+      ...offMiddle(report),
       ['linear crop', times(report.frame.delivered.linearCrop, 3)],
       [
         'pixels',

@@ -13,12 +13,12 @@ import type { HaloEvidence } from '../../halo/evidence';
 import { acceptedRadius, haloProfile, type HaloProfile } from '../../halo/radii';
 import { nativeStanding, type NativeStanding } from '../../halo/native';
 import type { Halo } from '../../halo/rims';
-import type { Mode } from '../../kit/records/body';
+import { readOutMiddle, type Mode } from '../../kit/records/body';
 import { openFNumberAt } from '../../kit/records/lens';
 import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
 import { printsAs } from '../../optics/apertures';
 import { CROP_BASES, cropFactor, equivalents, type Equivalents } from '../../optics/crop';
-import type { FrameSize } from '../../optics/formats';
+import type { FrameSize, Offset } from '../../optics/formats';
 import { workingFNumber } from '../../optics/closeUp';
 import { customDisagrees, isoFactor } from '../../optics/stops';
 import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
@@ -88,7 +88,13 @@ export interface Report {
   };
   coverage: CoverageReport;
   halo: HaloReport;
-  frame: { readOut: FrameSize; delivered: DeliveredFrame; travel: Travel };
+  frame: {
+    readOut: FrameSize;
+    /** Where the middle of the read-out lies from the middle of the sensor, mm; all else counts from the former. */
+    middle: Offset;
+    delivered: DeliveredFrame;
+    travel: Travel;
+  };
   optics: OpticsReport;
   /** Whether it goes together. */
   fit: FitReport;
@@ -230,7 +236,7 @@ export function evaluate(rig: Rig): Report {
     },
     coverage: covered,
     halo: { model: halo, definitionRadiusMm: definition, evidence },
-    frame: { readOut: readOutOf(rig.mode), delivered, travel },
+    frame: { readOut: readOutOf(rig.mode), middle: readOutMiddle(rig.mode), delivered, travel },
     optics,
     fit,
     fitProblem: problem,

@@ -3,7 +3,7 @@ import { fullName } from '../../kit/records/body';
 import type { Electronics } from '../../kit/records/common';
 import { isTold } from '../../kit/records/common';
 import { isZoom, openFNumberAt } from '../../kit/records/lens';
-import { MARK_SLACK } from '../../optics/apertures';
+import { isAsOpenAs } from '../../optics/apertures';
 import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
 import type { Situation } from '../situation';
 import { fNumberBehind } from '../train/light';
@@ -79,7 +79,7 @@ export function autofocusReport({ rig, train }: Situation, carried: Electronics)
   const limit = body.autofocusLimitFNumber;
   const step = [...body.autofocusPoints]
     .sort((a, b) => a.upToFNumber - b.upToFNumber)
-    .find((p) => openFNumber <= p.upToFNumber * MARK_SLACK);
+    .find((p) => isAsOpenAs(openFNumber, p.upToFNumber));
   const said = (
     state: AutofocusReport['state'],
     points: number | null,
@@ -101,7 +101,7 @@ export function autofocusReport({ rig, train }: Situation, carried: Electronics)
     );
   }
   const open = fWords(openFNumber, 1);
-  return openFNumber <= limit * MARK_SLACK
+  return isAsOpenAs(openFNumber, limit)
     ? said(
         'works',
         step?.points ?? null,

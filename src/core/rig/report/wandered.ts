@@ -1,6 +1,7 @@
 /** A report with the sensor somewhere in its travel. */
 import { cornerStopsOf } from '../../frame/coverage';
-import { CORNERS, type Offset, type Travel } from '../../frame/geometry';
+import { CORNERS, type Travel } from '../../frame/geometry';
+import type { Offset } from '../../optics/formats';
 import type { Report } from './evaluate';
 
 /** The report as the stage shows it while the sensor stands `sensor` mm from its rest. */

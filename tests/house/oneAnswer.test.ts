@@ -1,0 +1,180 @@
+/**
+ * One rig, one answer: Bench, Sweep, Choose, Converters, Card, file, link and command line say the same halo, frame,
+ * light and verdict of any rig, however inconvenient.
+ */
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { rigCard } from '@/core/card/rigCard';
+import { rigOf } from '@/core/choose/asRig';
+import { passes } from '@/core/choose/candidate';
+import { choose } from '@/core/choose/choose';
+import { weigh } from '@/core/converters/columns';
+import { rigFileOf, rigInMode, rigOfFile } from '@/core/exchange/rigJson';
+import { packRig, unpackRig } from '@/core/exchange/rigLink';
+import { guideOf } from '@/core/guides/guide';
+import { jobOf } from '@/core/kit/records/job';
+import { EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records/workspace';
+import { lightAt } from '@/core/halo/rims';
+import { evaluate } from '@/core/rig/report/evaluate';
+import { recordedOf } from '@/core/rig/framed';
+import { turned, type Rig } from '@/core/rig/rig';
+import { situationOf } from '@/core/rig/situation';
+import { verdictOf } from '@/core/rig/verdicts';
+import { apertureInUse } from '@/core/sweep/answer';
+import { sweep } from '@/core/sweep/sweep';
+import { evaluateCommand } from '@/cli/evaluate';
+import { inconvenientRigs } from '../support/inconvenientRig';
+import { runs } from '../support/seed';
+
+const RUNS = { numRuns: runs(150) };
+const everyRig = (holds: (rig: Rig) => void) =>
+  fc.assert(fc.property(inconvenientRigs, holds), { ...RUNS, endOnFailure: false });
+
+/** As JSON has it: what a file, a link or a pipe carries. */
+const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+describe('any rig', () => {
+  it('has the verdict of its report alone, as its halo lies on its frame', () => {
+    everyRig((rig) => {
+      const report = evaluate(rig);
+      const { halo, delivered, light } = situationOf(rig);
+      expect(verdictOf(rig)).toEqual({
+        kind: report.verdict.kind,
+        worstCornerStops: report.verdict.worstCornerStops,
+        worstCornerTransmission: report.verdict.worstCornerTransmission,
+      });
+      expect(report.halo.model).toEqual(halo);
+      expect(report.frame.delivered).toEqual(delivered);
+      expect(report.optics.train).toEqual(light);
+    });
+  });
+
+  it('is swept to what the Bench says of it', () => {
+    everyRig((rig) => {
+      const here = { ...apertureInUse(rig), axis: 'stabiliser' as const };
+      const same = { ...here, asked: { settings: {} } };
+      for (const cell of sweep(rig, [same], [apertureInUse(rig)])) {
+        expect(cell.verdict).toBe(verdictOf(rig).kind);
+        expect(cell.worstCornerStops).toBe(verdictOf(rig).worstCornerStops);
+        expect(situationOf(cell.rig).halo).toEqual(situationOf(rig).halo);
+      }
+    });
+  });
+
+  it('is weighed among converters as it stands on the Bench', () => {
+    everyRig((rig) => {
+      const { base, converters } = weigh(rig, {
+        base: rig.parts,
+        converters: [rig.parts],
+        left: 0,
+        unfitting: [],
+      });
+      for (const column of [base, ...converters]) expect(column.report).toEqual(evaluate(rig));
+    });
+  });
+
+  it('is on its card as on the Bench, and its guide lies where the halo does', () => {
+    everyRig((rig) => {
+      const report = evaluate(rig);
+      const card = rigCard(rig, '', '2026-11-30');
+      expect(card.verdict).toBe(report.verdict.kind);
+      expect(card.sentence).toBe(report.verdict.sentence);
+      expect(card.halo).toEqual(report.halo.model);
+      expect(card.delivered).toEqual(report.frame.delivered);
+      const guide = guideOf(rig, report, { protection: 0, desqueezed: false });
+      if (!guide.ok) return;
+      const { delivered, edge, widthPx, heightPx } = guide.value;
+      const recorded = recordedOf(rig);
+      const [across, down] = [recorded.widthMm / widthPx, recorded.heightMm / heightPx];
+      // The corner of the frame on the picture is as far from the halo's centre as on the sensor.
+      const farthest = Math.max(
+        ...[0, 1].flatMap((i) =>
+          [0, 1].map((k) =>
+            Math.hypot(
+              (delivered.x + i * delivered.width - edge.cx) * across,
+              (delivered.y + k * delivered.height - edge.cy) * down,
+            ),
+          ),
+        ),
+      );
+      const still = turned(rig, { stabiliser: false });
+      const { halo } = situationOf(rig);
+      const atRest = Math.max(...evaluate(still).coverage.cornerStops.map((v) => v ?? Infinity));
+      const { light } = lightAt(halo, farthest);
+      if (Number.isFinite(atRest)) expect(-Math.log2(light)).toBeCloseTo(atRest, 6);
+      else expect(light).toBe(0);
+    });
+  });
+
+  it('is the same through a file, a link and the command line', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'halo-rigs-'));
+    await fc.assert(
+      fc.asyncProperty(inconvenientRigs, async (rig) => {
+        const report = asJson(evaluate(rig));
+        const file = rigOfFile(asJson(rigFileOf(rig)));
+        expect(file.ok && asJson(evaluate(file.value))).toEqual(report);
+        const link = unpackRig(packRig(rig));
+        if (!link.ok) throw new Error(link.problems[0]?.sentence);
+        const mode = link.value.body.modes.find((m) => m.id === link.value.modeId)!;
+        expect(asJson(evaluate({ ...rigInMode(link.value, mode), name: rig.name }))).toEqual(
+          report,
+        );
+        const path = join(folder, 'rig.json');
+        writeFileSync(path, JSON.stringify(rigFileOf(rig)));
+        const output = await evaluateCommand.run([path]);
+        expect('json' in output && asJson(output.json)).toEqual(report);
+      }),
+      { numRuns: runs(60) },
+    );
+  });
+});
+
+/** A kit of one lens, its train and one body. */
+const kitOf = ({ lens, parts, body, judgement, mounts }: Rig): Workspace => ({
+  ...EMPTY_WORKSPACE,
+  mounts: [...mounts.values()],
+  bodies: [body],
+  lenses: [lens],
+  parts: parts.filter((p) => p.kind !== 'front converter' && p.kind !== 'extension tube'),
+  judgement,
+});
+
+describe('a rig that was chosen', () => {
+  it('has on the Bench the halo, light, pixels and verdict it was chosen by', () => {
+    let handedOver = 0;
+    everyRig((rig) => {
+      const { settings, mode } = rig;
+      const job = jobOf({
+        id: 'job',
+        name: 'job',
+        use: mode.use,
+        aspect: settings.aspect,
+        viewFromMm: 8,
+        viewToMm: 400,
+        stabilised: settings.stabiliser && rig.body.sensorTravel !== null,
+        crops: true,
+        postScale: 1.1,
+      });
+      for (const candidate of choose(kitOf(rig), job)) {
+        if (!candidate?.at || !passes(candidate)) continue;
+        handedOver += 1;
+        const handed = rigOf(candidate, job, kitOf(rig))!;
+        const { verdict, optics, frame } = evaluate(handed);
+        expect(verdict.kind, JSON.stringify(candidate)).toBe('Clear');
+        const t = optics.train.tStop ?? null;
+        if (candidate.light === 'T') expect(candidate.tStop).toBeCloseTo(t!, 9);
+        if (candidate.light === 'f') expect(candidate.tStop).toBeCloseTo(optics.train.fNumber, 9);
+        expect(candidate.pixelsAcross / candidate.at.postScale).toBeCloseTo(
+          frame.delivered.widthPx,
+          6,
+        );
+        expect(optics.equivalents.focalMm).toBeGreaterThan(candidate.views[0]!.from / 1.002);
+        expect(optics.equivalents.focalMm).toBeLessThan(candidate.views[0]!.to * 1.002);
+      }
+    });
+    expect(handedOver).toBeGreaterThan(RUNS.numRuns / 3);
+  });
+});
