@@ -8,7 +8,7 @@ import { AUTOFOCUS_WORDS } from '../rig/report/handling';
 import { turned, type Rig } from '../rig/rig';
 import type { SweepAnswer } from '../sweep/answer';
 import { focalSteps } from '../sweep/axes';
-import { gapWords, spotWords, whereClear } from '../sweep/words';
+import { aperturesClearAt, gapWords, spotWords, whereClear } from '../sweep/words';
 import { isOffMiddle } from '../optics/formats';
 import { darknessWords } from '../words/corners';
 import {
@@ -45,16 +45,6 @@ function stabiliserLines(rig: Rig, report: Report): CardLine[] {
   });
 }
 
-/** Apertures at which a focal length is Clear: "f/2.8 to f/16". */
-function clearApertures(answer: SweepAnswer, focalMm: number): string {
-  const clear = answer.byAperture.filter(({ windows }) =>
-    windows.some(({ from, to }) => focalMm >= from - 1e-9 && focalMm <= to + 1e-9),
-  );
-  const [first, last] = [clear[0]?.label, clear.at(-1)?.label];
-  if (first === undefined || last === undefined) return 'at no aperture';
-  return first === last ? `at ${first}` : `${first} to ${last}`;
-}
-
 /** What windows and apertures are worth where nobody measured the halo; null where somebody did. */
 function unsureWords({ halo }: Report): string | null {
   const { kind, edgeSigmaMm } = halo.evidence;
@@ -66,7 +56,10 @@ function unsureWords({ halo }: Report): string | null {
 function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection {
   const zoom = isZoom(rig.lens);
   const { focalMm } = rig.settings;
-  const here = { name: `Clear at ${focalWords(focalMm)}`, figure: clearApertures(answer, focalMm) };
+  const here = {
+    name: `Clear at ${focalWords(focalMm)}`,
+    figure: aperturesClearAt(answer, focalMm),
+  };
   const lines = answer.byAperture.map((windows) => ({
     name: windows.label,
     figure: zoom ? whereClear(windows) : windows.windows.length > 0 ? 'Clear' : 'not Clear',

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MOUNTS, partOf, plainRig } from '../../../tests/support/plainRig';
 import { runs } from '../../../tests/support/seed';
+import { modeOf } from '../kit/records/body';
 import { jobOf, type Job } from '../kit/records/job';
 import type { Lens } from '../kit/records/lens';
 import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
@@ -73,28 +74,46 @@ const zooms = fc
     softness: mm(0.3, 6),
     rear: fc.boolean(),
     exitPupilMm: fc.constantFrom(null, 60, 120),
+    off: mm(-1.5, 1.5),
+    squeeze: fc.constantFrom(1, 1, 1.33),
   })
-  .map(({ focalMinMm, range, open, slower, radii, softness, rear, exitPupilMm }): Lens => {
-    const [sample] = rig.lens.halo;
-    return {
-      ...rig.lens,
-      tStop: null,
+  .map(
+    ({
       focalMinMm,
-      focalMaxMm: focalMinMm * range,
-      openFNumberWide: open,
-      openFNumberLong: range > 1 ? open * slower : open,
-      closedFNumber: 16,
-      halo: radii.map((edgeRadiusMm, i) => ({
-        ...sample!,
-        id: String(i),
-        focalMm: focalMinMm * range ** (radii.length > 1 ? i / (radii.length - 1) : 0),
-        fNumber: 2,
-        front: { edgeRadiusMm, softnessMm: softness },
-        rear: rear ? { edgeRadiusMm: edgeRadiusMm + 1.5, softnessMm: softness * 1.2 } : null,
-        exitPupilMm,
-      })),
-    };
-  });
+      range,
+      open,
+      slower,
+      radii,
+      softness,
+      rear,
+      exitPupilMm,
+      off,
+      squeeze,
+    }): Lens => {
+      const [sample] = rig.lens.halo;
+      return {
+        ...rig.lens,
+        tStop: null,
+        squeeze,
+        focalMinMm,
+        focalMaxMm: focalMinMm * range,
+        openFNumberWide: open,
+        openFNumberLong: range > 1 ? open * slower : open,
+        closedFNumber: 16,
+        halo: radii.map((edgeRadiusMm, i) => ({
+          ...sample!,
+          id: String(i),
+          focalMm: focalMinMm * range ** (radii.length > 1 ? i / (radii.length - 1) : 0),
+          fNumber: 2,
+          front: { edgeRadiusMm, softnessMm: softness },
+          rear: rear ? { edgeRadiusMm: edgeRadiusMm + 1.5, softnessMm: softness * 1.2 } : null,
+          exitPupilMm,
+          centreXMm: off,
+          centreYMm: -off / 2,
+        })),
+      };
+    },
+  );
 const jobs = fc
   .record({
     aspect: fc.constantFrom(null, 1, 16 / 9, 2.39),
@@ -121,7 +140,20 @@ describe('what is chosen', () => {
     ownRim: { edgeRadiusMm: 18, softnessMm: 2.5, fNumber: 1.4, exitPupilMm: 90 },
     transmission: 0.95,
   });
-  const body = { ...rig.body, sensorTravel: { shape: 'disc' as const, xMm: 1, yMm: 0 } };
+  // A window of the sensor, off its middle, in a box of travel.
+  const window = modeOf({
+    ...rig.mode,
+    widthMm: 27,
+    heightMm: 19,
+    middleXMm: 1.9,
+    middleYMm: -0.7,
+    heightPx: 3900,
+  });
+  const body = {
+    ...rig.body,
+    modes: [window],
+    sensorTravel: { shape: 'box' as const, xMm: 1, yMm: 0.6 },
+  };
 
   it('is what fine steps through the Bench’s own verdict find, with the same windows', () => {
     fc.assert(

@@ -1,6 +1,7 @@
 /** Why a combination passes or fails, in words, and what would mend a near miss. */
 import type { Job } from '../kit/records/job';
 import type { Window } from '../maths/windows';
+import { stopsBetweenFNumbers } from '../optics/stops';
 import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words/figures';
 import { passes, type Candidate, type Fail, type Unknown } from './candidate';
 import { WHOLE_SHARE } from './judge';
@@ -29,7 +30,7 @@ export const lightFigure = (c: Pick<Candidate, 'tStop' | 'light'>): string =>
 
 /** Stops between two f-numbers. */
 const stopsBetween = (a: number, b: number): string =>
-  stopsWords(Math.abs(2 * Math.log2(a / b)), 1);
+  stopsWords(Math.abs(stopsBetweenFNumbers(a, b)), 1);
 
 const over = (has: number | null, wants: number | null): number =>
   Math.abs((has ?? 0) - (wants ?? 0));

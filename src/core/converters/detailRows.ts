@@ -1,6 +1,6 @@
 /** Rows of detail, depth, shake and noise. */
+import { EXACT } from '../words/evidence';
 import {
-  EXACT,
   asOnBench,
   ratio,
   lightAgainst,

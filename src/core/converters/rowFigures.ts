@@ -19,8 +19,6 @@ import type { ConverterColumn } from './columns';
 import type { Asked, ConverterRow, Said } from './rowTypes';
 
 export const COMMON = 'Common practice, no source.';
-export const EXACT = 'Exact arithmetic on the figures above.';
-
 /** A row whose why is that of the same reading on the Bench. */
 export const asOnBench =
   (reading: Reading): ConverterRow['why'] =>

@@ -1,5 +1,6 @@
 /** What to do where sharpness is lost, for the rig in hand. All of it common practice, no source. */
 import { ELECTRONIC_SHUTTER } from '../optics/steady';
+import { stopsBetweenFNumbers } from '../optics/stops';
 import { openFNumberAt } from '../kit/records/lens';
 import { fWords, metres, shutterWords } from '../words/figures';
 import type { ConverterColumn } from './columns';
@@ -66,7 +67,7 @@ const RULES: readonly Rule[] = [
       `One stop down, ${fWords(rig.settings.fNumber * Math.SQRT2, 1)} on the lens, is where most lenses gain behind glass.`,
     holds: ({ rig, kind }) =>
       kind === 'converter' &&
-      2 * Math.log2(rig.settings.fNumber / openFNumberAt(rig.lens, rig.settings.focalMm)) <
+      stopsBetweenFNumbers(rig.settings.fNumber, openFNumberAt(rig.lens, rig.settings.focalMm)) <
         OPEN_STOPS
         ? 'It stands wide open.'
         : null,

@@ -1,6 +1,6 @@
 /** Rows of view and light. */
+import { EXACT } from '../words/evidence';
 import {
-  EXACT,
   asOnBench,
   ratio,
   focalOf,

@@ -8,6 +8,7 @@ import { readQuantity, UNIT_WORDS } from '../kit/fields/quantity';
 import { checkRecord } from '../kit/checks/validate';
 import { TABLE_WORDS, type Tables } from '../kit/records/workspace';
 import { guarded, unguarded } from './csvGuard';
+import { csvText } from './csvText';
 import { columnsOf, leftOver, MORE, putBack, schemaOf, type Column } from './csvColumns';
 import { checkSize, parseJson } from './json';
 
@@ -28,7 +29,7 @@ export function writeCsv<T extends KitTable>(table: T, records: readonly Tables[
       Object.keys(left).length > 0 ? JSON.stringify(left) : '',
     ];
   });
-  return `${Papa.unparse([[...columns.map((c) => c.path), MORE], ...rows])}\r\n`;
+  return csvText([[...columns.map((c) => c.path), MORE], ...rows]);
 }
 
 export interface Sheet {

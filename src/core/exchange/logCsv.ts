@@ -1,7 +1,7 @@
 /** The log as a CSV file. */
-import Papa from 'papaparse';
 import type { Measurement } from '../kit/records/measurement';
 import { guarded } from './csvGuard';
+import { csvText } from './csvText';
 
 const figure = (v: number | null | undefined): string =>
   v === null || v === undefined ? '' : String(v);
@@ -54,5 +54,5 @@ export function logCsv(
     guarded(m.name),
     guarded(m.note),
   ]);
-  return `${Papa.unparse([HEAD, ...rows])}\r\n`;
+  return csvText([HEAD, ...rows]);
 }

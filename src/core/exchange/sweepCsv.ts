@@ -1,8 +1,8 @@
 /** A sweep as a CSV file, a line a cell. */
-import Papa from 'papaparse';
 import { AXIS_WORDS, type SweepAxis } from '../sweep/axes';
 import type { SweepCell } from '../sweep/sweep';
 import { guarded } from './csvGuard';
+import { csvText } from './csvText';
 
 const HEAD = [
   'focalMm',
@@ -40,5 +40,5 @@ export function sweepCsv(
     ];
   });
   const head = [AXIS_WORDS[axes.rows], AXIS_WORDS[axes.columns], ...HEAD];
-  return Papa.unparse([head, ...rows], { newline: '\n' });
+  return csvText([head, ...rows]);
 }

@@ -1,5 +1,6 @@
 /** Pictures beside each other: what moved, and what that did, in figures and one sentence. */
 import { cornerWords } from '../words/corners';
+import { EXACT } from '../words/evidence';
 import { fixed, fWords, metres, mm, percent, signed, signedStops, tWords } from '../words/figures';
 import { cropFactor } from '../optics/crop';
 import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
@@ -211,7 +212,7 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
       title: 'Light of the whole picture',
       formula: '−2 log₂ C at the same f-number and time: what is missing is seen as noise',
       inputs: [['C, by the diagonal', `× ${fixed(cropFactor(shot.picture), 3)}`]],
-      evidence: 'Exact arithmetic on the figures above.',
+      evidence: EXACT,
     }),
   },
 ];

@@ -9,7 +9,14 @@ import type { Lens } from '../kit/records/lens';
 import { diagonalMm, FULL_FRAME } from '../optics/formats';
 import { stopsBetweenFNumbers } from '../optics/stops';
 import { focusDoubt, type FocusDoubt, type LensAt } from './focus';
-import { atAperture, knotsAbout, marksOf, type Knot, type Mark } from './marks';
+import {
+  atAperture,
+  knotsAbout,
+  marksOf,
+  SAME_APERTURE_STOPS,
+  type Knot,
+  type Mark,
+} from './marks';
 import { priorFor } from './priors';
 import { MEANING_SIGMA } from './published';
 
@@ -152,8 +159,6 @@ function marksAbout(marks: readonly Mark[], focalMm: number): Between | null {
 const AT_MARK = 0.02;
 /** Outside the samples by less, octaves, nobody minds. */
 const SLIGHTLY_OUTSIDE = 0.02;
-/** A frame of an aperture this near, stops, speaks for it. */
-const SAME_APERTURE_STOPS = 0.5;
 
 const worstKind = (kinds: readonly EvidenceKind[]): EvidenceKind =>
   EVIDENCE_KINDS[Math.max(...kinds.map((k) => EVIDENCE_KINDS.indexOf(k)))] ?? 'estimated';

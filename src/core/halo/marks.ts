@@ -9,6 +9,7 @@ import {
   type HaloSample,
 } from '../kit/records/haloSample';
 import type { Lens } from '../kit/records/lens';
+import { stopsBetweenFNumbers } from '../optics/stops';
 import { lensAt, lensMagnification } from './focus';
 import { usualExitPupilMm } from './priors';
 import { edgeTold } from './published';
@@ -41,8 +42,8 @@ export interface Mark {
 const UNSEEN_REAR = 3;
 /** Focal lengths this near, as a share, count as the same mark on the ring. */
 const SAME_FOCAL = 1e-3;
-/** Apertures this near, stops, count as the same. */
-const SAME_APERTURE = 1 / 4;
+/** A frame speaks for apertures as near as this, stops; two so near were taken at the same. */
+export const SAME_APERTURE_STOPS = 1 / 2;
 /** Below this magnification a sample speaks for infinity. */
 const FAR_MAGNIFICATION = 0.02;
 
@@ -86,7 +87,7 @@ function speaking(samples: readonly HaloSample[]): HaloSample[] {
   const chosen: HaloSample[] = [];
   for (const sample of samples) {
     const taken = chosen.some(
-      (c) => Math.abs(Math.log2(c.fNumber / sample.fNumber)) < SAME_APERTURE,
+      (c) => Math.abs(stopsBetweenFNumbers(c.fNumber, sample.fNumber)) < SAME_APERTURE_STOPS,
     );
     if (!taken) chosen.push(sample);
   }

@@ -200,6 +200,9 @@ export function fitProblem({
   return null;
 }
 
+/** What stands before all coverage of a rig; null where it goes together. */
+export const fitProblemOf = (rig: Rig): FitProblem | null => fitProblem(fitOf(rig));
+
 /** Whether glass that was never measured goes where something could be struck: behind any adapter. */
 export const isStrikeUnknown = (
   { parts }: Pick<Rig, 'parts'>,

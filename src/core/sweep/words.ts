@@ -3,7 +3,7 @@ import { isZoom, type Lens } from '../kit/records/lens';
 import { nearestMarked } from '../optics/apertures';
 import type { Window } from '../maths/windows';
 import { fWords, mm, scaleUpWords, short } from '../words/figures';
-import type { Spot } from './answer';
+import type { Spot, SweepAnswer } from './answer';
 import type { Gap, ZoomWindows } from './zoomWindows';
 
 /** A focal length as it is read off a barrel: "23.6", "200". */
@@ -29,6 +29,21 @@ export function whereClear({ windows, span }: Pick<ZoomWindows, 'windows' | 'spa
   });
   const words = listed(ends);
   return words.startsWith('at every') ? words : `${words} mm`;
+}
+
+/** Apertures at which a focal length is Clear: "f/2.8 to f/4 and f/8 to f/16", "f/5.6", "at no aperture". */
+export function aperturesClearAt({ byAperture }: SweepAnswer, focalMm: number): string {
+  const runs: [first: string, last: string][] = [];
+  let isOpen = false;
+  for (const { label, windows } of byAperture) {
+    const run = runs.at(-1);
+    const isClear = windows.some(({ from, to }) => focalMm >= from && focalMm <= to);
+    if (isClear && isOpen && run) run[1] = label;
+    else if (isClear) runs.push([label, label]);
+    isOpen = isClear;
+  }
+  const words = runs.map(([first, last]) => (first === last ? first : `${first} to ${last}`));
+  return listed(words) || 'at no aperture';
 }
 
 /** What a gap would need: "29 to 33 needs 4.0 % of scale-up". */

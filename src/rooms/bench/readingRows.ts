@@ -1,4 +1,5 @@
 /** The readings of a report as rows of words, grouped as people ask. */
+import { ELECTRONIC_SHUTTER } from '@/core/optics/steady';
 import type { Report } from '@/core/rig/report/evaluate';
 import { AUTOFOCUS_WORDS } from '@/core/rig/report/handling';
 import type { Rig } from '@/core/rig/rig';
@@ -158,8 +159,8 @@ function setRows({ steady, autofocus }: Report): ReadingRow[] {
   if (steady.shutterAdvice !== null) {
     rows.push({
       name: 'Shutter',
-      figure: '1/250 s',
-      note: 'or shorter; 1/400 better',
+      figure: shutterWords(ELECTRONIC_SHUTTER.enough),
+      note: `or shorter; ${shutterWords(ELECTRONIC_SHUTTER.better)} better`,
       reading: 'shutter',
     });
   }

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { fileNameOf } from '@/core/words/fileName';
 import { GAIN_FORMATS, gainWords, type GainFormat } from '@/core/correction/gainMap';
 import { MOST_GAIN } from '@/core/correction/gain';
 import { lensFileOf, writeLensFile } from '@/core/exchange/lensFile';
@@ -88,7 +89,7 @@ export function GiveAway({ workspace, rig, tell }: Omit<FilesFoldProps, 'door' |
   const measured = lens.halo.filter((s) => s.evidence.kind === 'measured').length;
   const entries = workspace.measurements.filter((m) => m.lensId === lens.id).length;
   const give = () => {
-    const name = `${lens.name.replace(/[^\p{L}\p{N}]+/gu, '-')}-lens.json`;
+    const name = `${fileNameOf(lens.name, 'lens')}-lens.json`;
     download(name, writeLensFile(lensFileOf(workspace, lens, by.trim())));
     tell({
       kind: 'said',

@@ -6,6 +6,7 @@ import { daysInOrder, rigsOfDay } from '@/core/card/dayPlan';
 import type { CardView } from '@/core/exchange/cardLink';
 import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
+import { fileNameOf } from '@/core/words/fileName';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { counted } from '@/core/words/figures';
@@ -77,13 +78,6 @@ const Part = styled.div`
   margin-top: 14px;
 `;
 
-/** A name as a file may have it. */
-const fileNameOf = (name: string): string =>
-  name
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 80) || 'card';
-
 interface OpenCardProps {
   workspace: Workspace;
   shell: Shell;
@@ -110,7 +104,7 @@ function useCardPaper({ workspace, record, rig, view, shell }: OpenCardProps) {
   );
   const paper = usePaper(request);
   const [busy, run] = useOneAtATime(shell.tell);
-  const fileName = fileNameOf(day?.name ?? rig.name);
+  const fileName = fileNameOf(day?.name ?? rig.name, 'card');
   const savePdf = () =>
     run(async () => {
       const bytes = await paper.door.ask((worker) => worker.pdf(request));

@@ -2,7 +2,7 @@
 import styled from 'styled-components';
 import { isZoom, type Lens } from '@/core/kit/records/lens';
 import type { RigSettings } from '@/core/kit/records/rigRecord';
-import { fitOf, fitProblem } from '@/core/rig/mechanicalFit';
+import { fitProblemOf } from '@/core/rig/mechanicalFit';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { ifJoined } from '@/core/rig/report/sentence';
 import type { Rig } from '@/core/rig/rig';
@@ -139,7 +139,7 @@ interface AnswerPanelProps {
 /** What the sweep says: the answer, the windows, the sweet spot, what would widen it, and the frame in hand. */
 export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanelProps) {
   const { lens } = rig;
-  const problem = fitProblem(fitOf(rig));
+  const problem = fitProblemOf(rig);
   const isLost = answer === 'lost';
   const known = isLost ? null : answer;
   const waiting = isLost ? 'Not worked out' : 'Working it out…';

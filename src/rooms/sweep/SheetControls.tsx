@@ -1,5 +1,6 @@
 'use client';
 import styled from 'styled-components';
+import { fileNameOf } from '@/core/words/fileName';
 import { sweepCsv } from '@/core/exchange/sweepCsv';
 import { AXIS_WORDS, SWEEP_AXES } from '@/core/sweep/axes';
 import { download } from '@/shell/files';
@@ -96,7 +97,7 @@ interface SaveMenuProps {
 /** The sheet as a table and as pictures. */
 function SaveMenu({ sheet, name, axes, tell }: SaveMenuProps) {
   const [theme] = useTheme();
-  const file = `sweep-${name.replace(/[^\p{L}\p{N}]+/gu, '-')}`;
+  const file = `sweep-${fileNameOf(name, 'rig')}`;
   const svg = () => sweepSvg(sheet, inksOfPage(), theme);
   const actions: readonly MenuAction[] = [
     {

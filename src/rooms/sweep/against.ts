@@ -2,7 +2,7 @@
 import { fullName } from '@/core/kit/records/body';
 import type { Part } from '@/core/kit/records/part';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { fitOf, fitProblem } from '@/core/rig/mechanicalFit';
+import { fitProblemOf } from '@/core/rig/mechanicalFit';
 import { isMissing, resolveRig, turned, type Rig } from '@/core/rig/rig';
 import { findChains } from '@/core/rig/search/chains';
 import { bodyOffers, judgedChain, lensOffers } from '@/core/rig/search/offers';
@@ -66,7 +66,7 @@ export const chosenAgainst = (id: string | null): string => id ?? NOTHING;
 export function heldAgainst(workspace: Workspace, rig: Rig, against: string): Rig | null {
   const other = otherRig(workspace, rig, against);
   if (!other || against.startsWith('rig:')) return other;
-  return fitProblem(fitOf(other)) === null ? other : null;
+  return fitProblemOf(other) === null ? other : null;
 }
 
 function otherRig(workspace: Workspace, rig: Rig, against: string): Rig | null {

@@ -19,6 +19,7 @@ import {
   stopsWords,
   times,
 } from '../../words/figures';
+import { EXACT } from '../../words/evidence';
 import { riskWords } from '../../words/risk';
 
 export type { Why } from './whyTypes';
@@ -40,8 +41,6 @@ export type Reading =
   | PracticeReading;
 
 const size = (f: { widthMm: number; heightMm: number }): string => sizeMm(f, 2);
-
-const ARITHMETIC = 'Exact arithmetic on the figures above.';
 
 /**
  * Where the halo comes from, in one sentence with its doubts. Given today's date it also says how old a
@@ -174,7 +173,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       ...rig.parts.map((p) => [fullName(p), `× ${p.factor}`] as const),
       ['M', fixed(report.optics.train.factor, 4)],
     ],
-    evidence: ARITHMETIC,
+    evidence: EXACT,
   }),
   aperture: (rig, report) => ({
     title: 'f-number through the train',
@@ -188,7 +187,7 @@ const EXPLAIN: Record<Reading, Explain> = {
     ],
     evidence: report.optics.train.speedHeldBack
       ? 'A part in the train passes no faster aperture than this.'
-      : ARITHMETIC,
+      : EXACT,
   }),
   tStop: (rig, report) => ({
     title: 'T-stop through the train',
@@ -223,7 +222,7 @@ const EXPLAIN: Record<Reading, Explain> = {
     ],
     evidence: report.optics.customDisagrees
       ? 'Custom and arithmetic differ here by more than a quarter stop; trust the arithmetic.'
-      : ARITHMETIC,
+      : EXACT,
   }),
   equivalents: (_, report) => ({
     title: '36×24 equivalents',

@@ -7,7 +7,7 @@ import { apertureValue } from '../../optics/apertures';
 import { deliveredOf } from '../framed';
 import { situationOf } from '../situation';
 import { isClear } from '../verdicts';
-import { fitOf } from '../mechanicalFit';
+import { fitProblemOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
 import {
   frameIdeas,
@@ -154,11 +154,8 @@ function ranked(ways: readonly Way[], school: School): Way[] {
     .slice(0, MOST_WAYS);
 }
 
-/** Whether it joins and nothing strikes: coverage is not what ails it otherwise. */
-const goesTogether = (rig: Rig): boolean => {
-  const { joints, strike } = fitOf(rig);
-  return joints.length === 0 && strike?.state !== 'strikes';
-};
+/** Whether it joins, nothing strikes and it reaches infinity: coverage is not what ails it otherwise. */
+const goesTogether = (rig: Rig): boolean => fitProblemOf(rig) === null;
 
 /** Pairs are a change of frame or part, then a turn of a ring or a scale-up. */
 const BEGINS_A_PAIR: readonly WayKind[] = [
