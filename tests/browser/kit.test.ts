@@ -1,5 +1,5 @@
 /** The Kit as a person keeps it: editing, finding, and the quick ways in. */
-import { Key } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { KitPage } from './kitPage';
 
@@ -78,6 +78,29 @@ describe('editing a record', () => {
     await kit.expectSoon(count, (n) => n === '2', 'the mode stayed');
     await kit.press('Undo: Recording modes of C26');
     await kit.expectSoon(count, (n) => n === '3', 'the mode stayed away');
+  });
+
+  it('what is half typed in one mode stays with it when a mode before it is removed', async () => {
+    await kit.openTable('Bodies');
+    await kit.openRow('C26');
+    await kit.pressStarting('mode 1');
+    await kit.pressStarting('mode 2');
+    const fields = `//label[starts-with(normalize-space(.), "Pixels across")]/following-sibling::*[1]`;
+    const second = (await kit.driver.findElements(By.xpath(fields)))[1]!;
+    await second.sendKeys(Key.chord(Key.CONTROL, 'a'), 'as many');
+    await kit.press('Remove mode 1');
+    const values = async () =>
+      Promise.all(
+        (await kit.driver.findElements(By.xpath(fields))).map((e) => e.getAttribute('value')),
+      );
+    await kit.expectSoon(
+      values,
+      (shown) => shown.length === 1 && shown[0] === 'as many',
+      'it went to another mode',
+    );
+    await kit.press('Undo: Recording modes of C26');
+    await kit.expectSoon(values, (shown) => shown.length === 2, 'the mode stayed away');
+    expect((await values())[1]).toBe('as many');
   });
 
   it('names with markup are shown as text', async () => {

@@ -33,7 +33,7 @@ const modes: fc.Arbitrary<Mode> = fc
     pxPerMm: between(80, 260),
     // Pixels need not be square.
     tall: fc.constantFrom(1, 1, 1.07),
-    middle: fc.constantFrom([0, 0], [2.1, -0.8], [-3.4, 1.7]),
+    middle: fc.constantFrom<readonly [number, number]>([0, 0], [2.1, -0.8], [-3.4, 1.7]),
     use: fc.constantFrom('video' as const, 'stills' as const),
     records: maybe(between(0.3, 1)),
     crops: fc.array(
@@ -52,8 +52,8 @@ const modes: fc.Arbitrary<Mode> = fc
       use,
       widthMm,
       heightMm: widthMm / shape,
-      middleXMm: middle[0] ?? 0,
-      middleYMm: middle[1] ?? 0,
+      middleXMm: middle[0],
+      middleYMm: middle[1],
       widthPx,
       heightPx: Math.round((widthPx / shape) * tall),
       recordedWidthPx: records === null || use === 'stills' ? null : Math.round(widthPx * records),
@@ -177,7 +177,7 @@ const lenses: fc.Arbitrary<Lens> = fc
 /** Trains from one register to the other, of several parts, with tubes before and behind the glass. */
 const trains: fc.Arbitrary<Part[]> = fc
   .record({
-    glass: fc.constantFrom('none', 'focal reducer', 'teleconverter', 'expander'),
+    glass: fc.constantFrom('none', 'focal reducer', 'teleconverter', 'expander' as const),
     factorBy: between(0, 1),
     ownRim: maybe(
       fc.record({
@@ -236,7 +236,7 @@ const trains: fc.Arbitrary<Part[]> = fc
     const factor = factors[t.glass] ?? 1;
     add({
       id: 'to-ml',
-      kind: t.glass === 'none' ? 'helicoid' : (t.glass as Part['kind']),
+      kind: t.glass === 'none' ? 'helicoid' : t.glass,
       frontMountId: 'mid',
       rearMountId: 'ml',
       factor,

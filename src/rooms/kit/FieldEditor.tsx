@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
 import { newId } from '@/core/kit/newId';
@@ -10,6 +11,7 @@ import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';
 import { EntryField } from '@/ui/form/EntryField';
 import { FlagField } from '@/ui/form/FlagField';
+import { keysAfter, NOTHING_KEYED } from '@/ui/form/listKeys';
 import { textOf, valueOf } from './fieldText';
 
 /** What the fields of one record share. */
@@ -49,13 +51,26 @@ const ListHead = styled.div`
   min-height: 28px;
 `;
 
+/** Where a value stands in its record: by places in lists, and by the ids of what stands there. */
+interface Place {
+  path: string;
+  /** The same though entries before it come and go: what is half typed is kept under it. */
+  lasting: string;
+}
+
+const WHOLE: Place = { path: '', lasting: '' };
+const within = (place: Place, key: string, lasting = key): Place => ({
+  path: place.path ? `${place.path}.${key}` : key,
+  lasting: place.lasting ? `${place.lasting}.${lasting}` : lasting,
+});
+
 interface ScalarProps {
   field: ScalarField;
-  path: string;
+  place: Place;
   context: EditContext;
 }
 
-function ScalarEditor({ field, path, context }: ScalarProps) {
+function ScalarEditor({ field, place: { path, lasting }, context }: ScalarProps) {
   const value = valueAt(context.record, path);
   const isEstimated = context.estimated.some((e) => path === e || path.startsWith(`${e}.`));
   const change = (next: unknown) => context.change(path, field.label, next);
@@ -95,7 +110,7 @@ function ScalarEditor({ field, path, context }: ScalarProps) {
     default:
       return (
         <EntryField
-          keptAs={context.keptAs === null ? undefined : `${context.keptAs} ${path}`}
+          keptAs={context.keptAs === null ? undefined : `${context.keptAs} ${lasting}`}
           label={field.label}
           shown={textOf(field, value)}
           figure={field.kind === 'number' || field.kind === 'numbers'}
@@ -134,17 +149,29 @@ const summaryOf = (item: object, { summary, one }: ListField, i: number): string
 const freshOf = (fresh: object): object =>
   'id' in fresh ? { ...fresh, id: newId().slice(0, 8) } : { ...fresh };
 
-function ListEditor({
-  field,
-  path,
-  context,
-}: {
+/** An id for each entry of a list: its own, or one that follows it. */
+function useIdsOf(items: readonly object[]): string[] {
+  const [keyed, setKeyed] = useState(NOTHING_KEYED);
+  const now = keyed.items === items ? keyed : keysAfter(keyed, items);
+  if (now !== keyed) setKeyed(now);
+  return items.map((item, i) =>
+    'id' in item && typeof item.id === 'string' ? item.id : `entry-${now.keys[i] ?? i}`,
+  );
+}
+
+const NO_ITEMS: object[] = [];
+
+interface ListProps {
   field: ListField;
-  path: string;
+  place: Place;
   context: EditContext;
-}) {
+}
+
+function ListEditor({ field, place, context }: ListProps) {
+  const { path } = place;
   const value = valueAt(context.record, path);
-  const items = Array.isArray(value) ? (value as object[]) : [];
+  const items = Array.isArray(value) ? (value as object[]) : NO_ITEMS;
+  const ids = useIdsOf(items);
   const put = (next: object[]) => context.change(path, field.label, next);
   return (
     <>
@@ -157,14 +184,15 @@ function ListEditor({
       {items.map((item, i) => {
         const without = items.toSpliced(i, 1);
         const held = context.complain(path, without);
+        const id = ids[i] ?? String(i);
         return (
-          <Inset key={`${path}.${i}`}>
+          <Inset key={id}>
             <Fold title={`${field.one} ${i + 1}`} summary={summaryOf(item, field, i)}>
               {field.fields.map((inner) => (
                 <FieldEditor
                   key={inner.path}
                   field={inner}
-                  before={`${path}.${i}.`}
+                  inside={within(place, String(i), id)}
                   context={context}
                 />
               ))}
@@ -184,16 +212,17 @@ function ListEditor({
 
 interface FieldEditorProps {
   field: Field;
-  /** Path of the record the field is in, with a dot after it; empty for the record itself. */
-  before?: string;
+  /** The inner record the field is in; the whole record where left out. */
+  inside?: Place;
   context: EditContext;
 }
 
 /** Whatever a field is, ready to be edited in its place. */
-export function FieldEditor({ field, before = '', context }: FieldEditorProps) {
-  const path = `${before}${field.path}`;
-  if (field.kind === 'list') return <ListEditor field={field} path={path} context={context} />;
+export function FieldEditor({ field, inside = WHOLE, context }: FieldEditorProps) {
+  const place = within(inside, field.path);
+  if (field.kind === 'list') return <ListEditor field={field} place={place} context={context} />;
   if (field.kind === 'maybe') {
+    const { path } = place;
     const there = valueAt(context.record, path) !== null;
     return (
       <>
@@ -205,12 +234,12 @@ export function FieldEditor({ field, before = '', context }: FieldEditorProps) {
         {there && (
           <Inset>
             {field.fields.map((inner) => (
-              <FieldEditor key={inner.path} field={inner} before={`${path}.`} context={context} />
+              <FieldEditor key={inner.path} field={inner} inside={place} context={context} />
             ))}
           </Inset>
         )}
       </>
     );
   }
-  return <ScalarEditor field={field} path={path} context={context} />;
+  return <ScalarEditor field={field} place={place} context={context} />;
 }
