@@ -2,7 +2,7 @@ import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/archivo/wdth.css';
-import { OfflineKeeper } from '@/shell/OfflineKeeper';
+import { OfflineKeeper } from '@/shell/offline/OfflineKeeper';
 import { StyleRegistry } from '@/ui/theme/StyleRegistry';
 import { THEME_SCRIPT } from '@/ui/theme/themeScript';
 

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import Ajv from 'ajv';
 import standaloneCode from 'ajv/dist/standalone';
 import { tideMill } from '../src/core/demo/tideMill';
-import { writeWorkspace } from '../src/core/exchange/workspaceJson';
+import { writeWorkspace } from '../src/core/exchange/json/workspaceJson';
 import type { TObject } from '../src/core/kit/records/schema';
 import { framingFileSchema } from '../src/core/kit/records/framingFile';
 import { lensFileSchema } from '../src/core/kit/records/lensFile';

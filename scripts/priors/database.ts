@@ -5,8 +5,8 @@
  */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readLensfun } from '../../src/core/exchange/lensfun';
-import { calibratedStops } from '../../src/core/exchange/lensfunRecords';
+import { readLensfun } from '../../src/core/exchange/lensfun/lensfun';
+import { calibratedStops } from '../../src/core/exchange/lensfun/lensfunRecords';
 
 const FOLDER = '/usr/share/lensfun/version_1';
 

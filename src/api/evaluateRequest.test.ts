@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../tests/support/demo';
-import { rigFileOf } from '@/core/exchange/rigJson';
+import { rigFileOf } from '@/core/exchange/json/rigJson';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { answerEvaluate } from './evaluateRequest';
 import { onlyPost } from './requests';

@@ -1,6 +1,6 @@
 /** The answer to POST /api/evaluate: a rig file in, the report out, the same as on screen. */
-import { parseJson } from '@/core/exchange/json';
-import { rigOfFile } from '@/core/exchange/rigJson';
+import { parseJson } from '@/core/exchange/json/json';
+import { rigOfFile } from '@/core/exchange/json/rigJson';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';

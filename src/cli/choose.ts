@@ -5,7 +5,7 @@ import { passes } from '@/core/choose/candidate';
 import { coveragePlan } from '@/core/choose/plan';
 import { keep, nothingKept, together } from '@/core/choose/ranking';
 import { reasonOf, viewWords } from '@/core/choose/words';
-import { readWorkspace } from '@/core/exchange/workspaceJson';
+import { readWorkspace } from '@/core/exchange/json/workspaceJson';
 import { fullName } from '@/core/kit/records/body';
 import { AVAILABILITY } from '@/core/kit/records/common';
 import { jobOf, type Job } from '@/core/kit/records/job';

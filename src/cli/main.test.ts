@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../tests/support/demo';
-import { rigFileOf } from '@/core/exchange/rigJson';
+import { rigFileOf } from '@/core/exchange/json/rigJson';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { main } from './main';
 

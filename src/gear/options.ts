@@ -15,7 +15,7 @@ import {
   type PartOffer,
 } from '@/core/rig/search/offers';
 import type { Rig } from '@/core/rig/rig';
-import { lately } from '@/store/lately';
+import { lately } from '@/store/remembered/lately';
 import { MANY, type ManyOptions, type Option, type OptionGroup } from '@/ui/controls/options';
 import { fixed } from '@/core/words/figures';
 

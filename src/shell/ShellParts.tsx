@@ -2,11 +2,11 @@
 import { useCallback } from 'react';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { Notice } from '@/ui/controls/Notice';
-import { BackupsDialog } from './BackupsDialog';
-import { HelpDialog } from './HelpDialog';
+import { BackupsDialog } from './files/BackupsDialog';
+import { HelpDialog } from './header/HelpDialog';
 import { JudgementDialog } from './JudgementDialog';
-import type { Shortcut } from './keys';
-import { OpenFile } from './OpenFile';
+import type { Shortcut } from './header/keys';
+import { OpenFile } from './files/OpenFile';
 import type { RoomId } from './rooms';
 import type { Shell } from './useShell';
 

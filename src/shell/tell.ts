@@ -1,6 +1,6 @@
 /** Saying what happened, and saying so plainly when something fails. */
-import type { Committed } from '@/store/journal';
-import { conflictSentence, troubleSentence } from '@/store/troubles';
+import type { Committed } from '@/store/changes/journal';
+import { conflictSentence, troubleSentence } from '@/store/troubles/troubles';
 import type { NoticeText } from '@/ui/controls/Notice';
 
 export type Tell = (notice: NoticeText | null) => void;

@@ -3,17 +3,17 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Judgement } from '@/core/kit/records/judgement';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { db, isTabOpen } from '@/store/instance';
-import { redo, StepElsewhere, undo } from '@/store/journal';
-import { isEmpty } from '@/store/load';
+import { db, isTabOpen } from '@/store/database/instance';
+import { redo, StepElsewhere, undo } from '@/store/changes/journal';
+import { isEmpty } from '@/store/database/load';
 import { setJudgement } from '@/store/judgement';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 import type { NoticeText } from '@/ui/controls/Notice';
 import { useTheme } from '@/ui/theme/useTheme';
 import type { OwnSteps } from '@/ui/useHistory';
-import { useRoomKeys, type CommonKeys, type KeyMap } from './keys';
+import { useRoomKeys, type CommonKeys, type KeyMap } from './header/keys';
 import { guarded, stored, type Tell } from './tell';
-import { useFiles } from './useFiles';
+import { useFiles } from './files/useFiles';
 
 export type DialogName = 'help' | 'judgement' | 'backups';
 

@@ -1,7 +1,7 @@
 /** How corners are judged, as the database keeps it. */
 import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records/judgement';
-import { JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './db';
-import { commit, edited, type Committed } from './journal';
+import { JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './database/db';
+import { commit, edited, type Committed } from './changes/journal';
 
 export async function readJudgement(db: HaloDatabase): Promise<Judgement> {
   const stored = await db.preferences.get(JUDGEMENT_ID);

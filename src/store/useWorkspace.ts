@@ -1,9 +1,9 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSyncExternalStore } from 'react';
-import { db } from './instance';
-import { steps, type Steps } from './journal';
-import { mirrorOf, type OpenWorkspace } from './mirror';
+import { db } from './database/instance';
+import { steps, type Steps } from './changes/journal';
+import { mirrorOf, type OpenWorkspace } from './database/mirror';
 
 /** One for the page: it stays as one goes from room to room. */
 const mirror = mirrorOf(db);

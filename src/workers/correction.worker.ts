@@ -13,7 +13,7 @@ import {
   type PictureView,
   type WrittenPicture,
 } from '@/core/correction/ownPicture';
-import { lensfunProfile } from '@/core/exchange/lensfunXml';
+import { lensfunProfile } from '@/core/exchange/lensfun/lensfunXml';
 import { containerOf } from '@/core/measure/file/container';
 import { decodeFrame, tooLarge, type FrameSettings } from '@/core/measure/file/decode';
 import type { PixelImage } from '@/core/measure/file/pixels';

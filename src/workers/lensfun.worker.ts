@@ -1,8 +1,8 @@
 /** A thin door to reading the Lensfun database, so that thousands of entries freeze no screen. */
 import { expose } from 'comlink';
 import { newId } from '@/core/kit/newId';
-import { readLensfun, type LensfunCamera, type LensfunLens } from '@/core/exchange/lensfun';
-import { bodyRecord, lensRecord, ownName } from '@/core/exchange/lensfunRecords';
+import { readLensfun, type LensfunCamera, type LensfunLens } from '@/core/exchange/lensfun/lensfun';
+import { bodyRecord, lensRecord, ownName } from '@/core/exchange/lensfun/lensfunRecords';
 import type { Body } from '@/core/kit/records/body';
 import type { Lens } from '@/core/kit/records/lens';
 import type { Marking } from '@/core/kit/records/marking';

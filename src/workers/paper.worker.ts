@@ -7,7 +7,7 @@ import type { Paper, PaperSize } from '@/core/card/paper';
 import { paperPdf } from '@/core/card/pdf';
 import { rigCard } from '@/core/card/rigCard';
 import { typesetter, type FontFiles, type Typesetter } from '@/core/card/typeset';
-import { packRig } from '@/core/exchange/rigLink';
+import { packRig } from '@/core/exchange/links/rigLink';
 import type { Day } from '@/core/kit/records/day';
 import type { Rig } from '@/core/rig/rig';
 import { PAPER_FONTS } from './paperFonts';

@@ -4,9 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { rigFileOf } from '@/core/exchange/rigJson';
+import { rigFileOf } from '@/core/exchange/json/rigJson';
 import { RECORDS_VERSION } from '@/core/kit/records/version';
-import { writeWorkspace } from '@/core/exchange/workspaceJson';
+import { writeWorkspace } from '@/core/exchange/json/workspaceJson';
 import { demoRig } from '../support/demo';
 import { BenchPage } from './bench';
 

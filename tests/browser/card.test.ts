@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { Key, type WebDriver } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
-import { packRig } from '@/core/exchange/rigLink';
+import { packRig } from '@/core/exchange/links/rigLink';
 import { demoRig } from '../support/demo';
 import { expectAccessible } from './axe';
 import { CardPage } from './cardPage';

@@ -7,7 +7,7 @@ import { Key } from 'selenium-webdriver';
 import { describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { tideMill } from '@/core/demo/tideMill';
-import { writeWorkspace } from '@/core/exchange/workspaceJson';
+import { writeWorkspace } from '@/core/exchange/json/workspaceJson';
 import { EMPTY_WORKSPACE } from '@/core/kit/records/workspace';
 import { randomOf } from '@/core/maths/random';
 import { CAMPAIGN_SEED, tries } from '../campaign/size';

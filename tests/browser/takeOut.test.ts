@@ -7,7 +7,7 @@ import { decode } from 'fast-png';
 import sharp from 'sharp';
 import { decode as decodeTiff } from 'tiff';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { lensFileOf, writeLensFile } from '@/core/exchange/lensFile';
+import { lensFileOf, writeLensFile } from '@/core/exchange/json/lensFile';
 import { recordedFrame } from '@/core/frame/pipeline';
 import { guideOf, reachIn, type Guide } from '@/core/guides/guide';
 import { ZONE_OPACITY } from '@/core/guides/guideSvg';

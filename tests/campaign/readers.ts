@@ -1,14 +1,14 @@
 /** Every reader of the program with something whole to read, and what is wrong with what comes of it. */
 import { answerEvaluate } from '@/api/evaluateRequest';
-import { guessMapping, readRows, readSheet, writeCsv } from '@/core/exchange/csv';
-import { readLensfun } from '@/core/exchange/lensfun';
-import { bodyRecord, lensRecord } from '@/core/exchange/lensfunRecords';
-import { readRigQuery, rigQuery } from '@/core/exchange/link';
-import { readAnyFile } from '@/core/exchange/anyFile';
-import { readFraming, takeFraming, writeFraming } from '@/core/exchange/framingFile';
-import { lensFileOf, writeLensFile } from '@/core/exchange/lensFile';
-import { broughtByRig, packRig, unpackRig } from '@/core/exchange/rigLink';
-import { readWorkspace, writeWorkspace } from '@/core/exchange/workspaceJson';
+import { guessMapping, readRows, readSheet, writeCsv } from '@/core/exchange/csv/csv';
+import { readLensfun } from '@/core/exchange/lensfun/lensfun';
+import { bodyRecord, lensRecord } from '@/core/exchange/lensfun/lensfunRecords';
+import { readRigQuery, rigQuery } from '@/core/exchange/links/link';
+import { readAnyFile } from '@/core/exchange/json/anyFile';
+import { readFraming, takeFraming, writeFraming } from '@/core/exchange/framing-list/framingFile';
+import { lensFileOf, writeLensFile } from '@/core/exchange/json/lensFile';
+import { broughtByRig, packRig, unpackRig } from '@/core/exchange/links/rigLink';
+import { readWorkspace, writeWorkspace } from '@/core/exchange/json/workspaceJson';
 import { guideOf } from '@/core/guides/guide';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { turned } from '@/core/rig/rig';

@@ -4,10 +4,10 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo/tideMill';
 import type { Mount } from '@/core/kit/records/mount';
 import { randomOf } from '@/core/maths/random';
-import { HaloDatabase } from '@/store/db';
-import { commit, redo, undo, type Write } from '@/store/journal';
-import { mirrorOf } from '@/store/mirror';
-import { troubleSentence } from '@/store/troubles';
+import { HaloDatabase } from '@/store/database/db';
+import { commit, redo, undo, type Write } from '@/store/changes/journal';
+import { mirrorOf } from '@/store/database/mirror';
+import { troubleSentence } from '@/store/troubles/troubles';
 import { CAMPAIGN_SEED, tries } from './size';
 
 const STEPS = tries({ inTest: 60, inCampaign: 1500 });

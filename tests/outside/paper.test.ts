@@ -18,7 +18,7 @@ import { rigCard } from '@/core/card/rigCard';
 import { typesetter } from '@/core/card/typeset';
 import { tideMill } from '@/core/demo/tideMill';
 import { dayOf } from '@/core/kit/records/day';
-import { packRig, unpackRig } from '@/core/exchange/rigLink';
+import { packRig, unpackRig } from '@/core/exchange/links/rigLink';
 import type { Rig } from '@/core/rig/rig';
 import { demoRig } from '../support/demo';
 import { PAPER_FONTS } from '../support/paperFonts';

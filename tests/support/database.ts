@@ -2,8 +2,8 @@
 import 'fake-indexeddb/auto';
 import { tideMill } from '@/core/demo/tideMill';
 import { TABLE_NAMES, type Workspace } from '@/core/kit/records/workspace';
-import { HaloDatabase } from '@/store/db';
-import { commit } from '@/store/journal';
+import { HaloDatabase } from '@/store/database/db';
+import { commit } from '@/store/changes/journal';
 
 let count = 0;
 

@@ -3,7 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { isMissing } from '@/core/rig/rig';
 import { RoomFrame } from '@/shell/RoomFrame';
-import { RoomHeader } from '@/shell/RoomHeader';
+import { RoomHeader } from '@/shell/header/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';
 import { ActingButton } from '@/ui/controls/Buttons';
@@ -12,15 +12,15 @@ import { RibbonPatterns } from '@/ui/marks/RibbonPatterns';
 import { BENCH_SHORTCUTS, benchKeys } from './benchKeys';
 import { EmptyBench } from './EmptyBench';
 import { RigOnBench } from './RigOnBench';
-import { RigStrip } from './RigStrip';
-import { RigTools } from './RigTools';
+import { RigStrip } from './rigs/RigStrip';
+import { RigTools } from './rigs/RigTools';
 import { OtherWays } from './start/OtherWays';
 import { StartPage } from './start/StartPage';
-import { useBench, type Bench } from '@/shell/useBench';
-import { useLinkedRig } from '@/shell/useLinkedRig';
-import { useComparison } from './useComparison';
-import { usePin } from './usePin';
-import { useRigActions } from './useRigActions';
+import { useBench, type Bench } from '@/shell/rig/useBench';
+import { useLinkedRig } from '@/shell/files/useLinkedRig';
+import { useComparison } from './rigs/useComparison';
+import { usePin } from './stage/usePin';
+import { useRigActions } from './rigs/useRigActions';
 
 /** What the Bench asks, while there is nothing to put on it or somebody wants to tell of other gear. */
 function useAsking(workspace: Workspace, bench: Bench) {

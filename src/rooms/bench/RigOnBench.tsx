@@ -9,14 +9,14 @@ import { applied } from '@/core/rig/search/wayIdeas';
 import type { Way } from '@/core/rig/search/waysOut';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
-import { KnownOfLens } from './KnownOfLens';
-import { Readings } from './Readings';
+import { KnownOfLens } from './train/KnownOfLens';
+import { Readings } from './readings/Readings';
 import { RigRings } from '@/gear/RigRings';
-import { StagePlace } from './StagePlace';
-import { TrainPanel } from './TrainPanel';
+import { StagePlace } from './stage/StagePlace';
+import { TrainPanel } from './train/TrainPanel';
 import type { Tell } from '@/shell/tell';
-import type { Bench } from '@/shell/useBench';
-import { WaysOut } from './WaysOut';
+import type { Bench } from '@/shell/rig/useBench';
+import { WaysOut } from './ways/WaysOut';
 
 const Columns = styled.main`
   flex: 1;

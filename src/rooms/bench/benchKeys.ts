@@ -1,6 +1,6 @@
 import type { Workspace } from '@/core/kit/records/workspace';
-import type { KeyMap, Shortcut } from '@/shell/keys';
-import type { Bench } from '@/shell/useBench';
+import type { KeyMap, Shortcut } from '@/shell/header/keys';
+import type { Bench } from '@/shell/rig/useBench';
 
 export const BENCH_SHORTCUTS: readonly Shortcut[] = [
   { keys: '7  8  9', does: 'take hold of the zoom, aperture or focus ring' },

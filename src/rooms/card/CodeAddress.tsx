@@ -1,5 +1,5 @@
 'use client';
-import { recall, remember } from '@/store/remembered';
+import { recall, remember } from '@/store/remembered/remembered';
 import { SideNote } from '@/ui/controls/roomLayout';
 import { EntryField } from '@/ui/form/EntryField';
 

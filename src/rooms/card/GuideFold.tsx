@@ -11,12 +11,12 @@ import {
   uuidOf,
   writeFraming,
   type FoundFraming,
-} from '@/core/exchange/framingFile';
-import { checkSize } from '@/core/exchange/json';
+} from '@/core/exchange/framing-list/framingFile';
+import { checkSize } from '@/core/exchange/json/json';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { problemText } from '@/core/words/problem';
-import { download } from '@/shell/files';
+import { download } from '@/shell/files/files';
 import { guarded, type Tell } from '@/shell/tell';
 import { pngOfSvg } from '@/ui/canvas';
 import { LineButton, TextButton } from '@/ui/controls/Buttons';

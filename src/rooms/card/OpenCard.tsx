@@ -3,19 +3,16 @@ import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { PAPERS, PAPER_SIZES } from '@/core/card/paper';
 import { daysInOrder, rigsOfDay } from '@/core/card/dayPlan';
-import type { CardView } from '@/core/exchange/cardLink';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
 import { fileNameOf } from '@/core/words/fileName';
 import type { Report } from '@/core/rig/report/evaluate';
 import type { Rig } from '@/core/rig/rig';
 import { counted } from '@/core/words/figures';
-import { download } from '@/shell/files';
-import type { Bench } from '@/shell/useBench';
+import { download } from '@/shell/files/files';
+import type { OpenRigProps } from '@/shell/rig/RigRoom';
 import { ROOMS } from '@/shell/rooms';
 import { useDoor } from '@/shell/useDoor';
 import { useOneAtATime } from '@/shell/useOneAtATime';
-import { useShellKeys, type Shell } from '@/shell/useShell';
+import { useShellKeys } from '@/shell/useShell';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { Chips } from '@/ui/controls/Chips';
 import { Fold } from '@/ui/controls/Fold';
@@ -35,6 +32,7 @@ import { LiftSide } from './LiftSide';
 import { LiftView } from './LiftView';
 import { PaperView } from './PaperView';
 import { useDay } from './useDay';
+import type { CardInHand } from './useCard';
 import { useLift } from './useLift';
 import { usePaper } from './usePaper';
 
@@ -78,18 +76,11 @@ const Part = styled.div`
   margin-top: 14px;
 `;
 
-interface OpenCardProps {
-  workspace: Workspace;
-  shell: Shell;
-  bench: Bench;
-  record: RigRecord;
-  rig: Rig;
-  view: CardView;
-  onView: (view: CardView) => void;
-}
+type OpenCardProps = OpenRigProps<CardInHand>;
 
 /** The paper of what is in hand, and how it is saved. */
-function useCardPaper({ workspace, record, rig, view, shell }: OpenCardProps) {
+function useCardPaper({ workspace, record, rig, inHand, shell }: OpenCardProps) {
+  const { view } = inHand;
   const [address, setAddress] = useState(codeAddress);
   const day = workspace.days.find((d) => d.id === view.dayId) ?? null;
   const rigs = useMemo(() => (day ? rigsOfDay(workspace, day) : []), [workspace, day]);
@@ -121,7 +112,7 @@ function PaperSide({
   made,
   view,
   onView,
-}: Pick<OpenCardProps, 'view' | 'onView'> & { made: CardPaper }) {
+}: Pick<CardInHand, 'view' | 'onView'> & { made: CardPaper }) {
   const { paper, address, setAddress } = made;
   const { withoutCode = [], paper: pages } = paper.laid ?? {};
   const missing = pages?.missing ?? [];
@@ -148,8 +139,9 @@ function PaperSide({
 function RigFiles(
   props: OpenCardProps & { report: Report; fileName: string; door: Door<CorrectionDoor> },
 ) {
-  const { workspace, shell, bench, rig, report, fileName, door } = props;
+  const { workspace, shell, inHand, rig, report, fileName, door } = props;
   const { tell } = shell;
+  const { bench } = inHand;
   const take = (modeId: string, change: Partial<Rig['settings']>) =>
     bench.actions.change('Frame as the list says', {
       modeId,
@@ -172,7 +164,8 @@ function RigFiles(
 
 /** The paper large, and beside it what it is made of; or a picture that is lifted. */
 export function OpenCard(props: OpenCardProps) {
-  const { workspace, shell, bench, record, rig, view, onView } = props;
+  const { workspace, shell, inHand, record, rig } = props;
+  const { bench, view, onView } = inHand;
   const [isLifting, setLifting] = useState(false);
   const door = useDoor(openCorrection);
   const lift = useLift(rig, door, shell.tell);

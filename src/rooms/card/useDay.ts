@@ -2,8 +2,8 @@
 import { newId } from '@/core/kit/newId';
 import { dayOf, type Day } from '@/core/kit/records/day';
 import { stored, type Tell } from '@/shell/tell';
-import { db } from '@/store/instance';
-import { commit, edited, type Write } from '@/store/journal';
+import { db } from '@/store/database/instance';
+import { commit, edited, type Write } from '@/store/changes/journal';
 
 const freeName = (days: readonly Day[]): string => {
   const taken = new Set(days.map((d) => d.name));

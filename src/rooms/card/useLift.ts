@@ -2,10 +2,10 @@
 import { useEffect, useState } from 'react';
 import type { PictureView, WrittenPicture } from '@/core/correction/ownPicture';
 import type { Rig } from '@/core/rig/rig';
-import { download } from '@/shell/files';
+import { download } from '@/shell/files/files';
 import type { Tell } from '@/shell/tell';
 import { useOneAtATime } from '@/shell/useOneAtATime';
-import { troubleSentence } from '@/store/troubles';
+import { troubleSentence } from '@/store/troubles/troubles';
 import { WorkerClosed, type Door } from '@/workers/door';
 import type {
   CorrectionDoor,

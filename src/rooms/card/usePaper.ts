@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { troubleSentence } from '@/store/troubles';
+import { troubleSentence } from '@/store/troubles/troubles';
 import { useDoor } from '@/shell/useDoor';
 import { openPaper } from '@/workers/doors';
 import { WorkerClosed, type Door } from '@/workers/door';

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
-import { RoomHeader } from '@/shell/RoomHeader';
+import { RoomHeader } from '@/shell/header/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useShell } from '@/shell/useShell';
 import { Choice } from '@/ui/controls/Choice';

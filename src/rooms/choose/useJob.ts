@@ -1,15 +1,15 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
-import { jobQuery, readJobQuery } from '@/core/exchange/jobLink';
+import { jobQuery, readJobQuery } from '@/core/exchange/links/jobLink';
 import { newId } from '@/core/kit/newId';
 import { jobOf, type Job } from '@/core/kit/records/job';
 import { sameValue } from '@/core/kit/records/schema';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { copyLink } from '@/shell/copyLink';
+import { copyLink } from '@/shell/rig/copyLink';
 import { stored, type Tell } from '@/shell/tell';
-import { db } from '@/store/instance';
-import { commit, edited, type Write } from '@/store/journal';
-import { recall, remember } from '@/store/remembered';
+import { db } from '@/store/database/instance';
+import { commit, edited, type Write } from '@/store/changes/journal';
+import { recall, remember } from '@/store/remembered/remembered';
 import type { MenuAction } from '@/ui/controls/MenuButton';
 
 const LAST_JOB = 'wandering-halo-job';

@@ -4,14 +4,11 @@ import styled from 'styled-components';
 import { cropOf, trainsFor, weigh, type ConverterColumn } from '@/core/converters/columns';
 import { verdictOfWeighing } from '@/core/converters/verdict';
 import { fullName } from '@/core/kit/records/body';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
-import type { Rig } from '@/core/rig/rig';
 import { RigRings } from '@/gear/RigRings';
 import { apertureWords, focalWords, focusWords } from '@/gear/rings';
 import { ROOMS } from '@/shell/rooms';
-import type { Bench } from '@/shell/useBench';
-import { useShellKeys, type Shell } from '@/shell/useShell';
+import type { OpenRigProps } from '@/shell/rig/RigRoom';
+import { useShellKeys } from '@/shell/useShell';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { RoomColumns, RoomLarge } from '@/ui/controls/roomLayout';
 import { oneLine, PHONE } from '@/ui/theme/type';
@@ -19,6 +16,7 @@ import { RayDrawing } from './RayDrawing';
 import { usePlay } from './usePlay';
 import { VerdictPanel } from './VerdictPanel';
 import { WeighTable } from './WeighTable';
+import type { ConvertersInHand } from './useConverters';
 
 const Top = styled.div`
   display: flex;
@@ -87,19 +85,11 @@ function usual(converters: readonly ConverterColumn[]): ConverterColumn | null {
   return converters.find((c) => c.reach > 1) ?? converters.at(-1) ?? null;
 }
 
-interface OpenWeighingProps {
-  workspace: Workspace;
-  shell: Shell;
-  bench: Bench;
-  record: RigRecord;
-  rig: Rig;
-  /** Id of the converter in hand; null for the usual one. */
-  chosen: string | null;
-  onChoose: (id: string) => void;
-}
+type OpenWeighingProps = OpenRigProps<ConvertersInHand>;
 
 /** What there is to weigh with the rig as it is set, and which of it is in hand. */
-function useWeighing({ workspace, record, rig, chosen, onChoose }: OpenWeighingProps) {
+function useWeighing({ workspace, record, rig, inHand: room }: OpenWeighingProps) {
+  const { chosen, onChoose } = room;
   const { lens, body, mode } = rig;
   const { parts: kit, mounts } = workspace;
   // What stands between does not change while rings are turned.
@@ -129,7 +119,8 @@ function useWeighing({ workspace, record, rig, chosen, onChoose }: OpenWeighingP
 
 /** A lens on a body: what every converter would make of it. */
 export function OpenWeighing(props: OpenWeighingProps) {
-  const { shell, bench, record, rig, onChoose } = props;
+  const { shell, record, rig } = props;
+  const { bench, onChoose } = props.inHand;
   const { lens, body, mode } = rig;
   const { trains, weighing, base, inHand, crop, columns, verdict, step } = useWeighing(props);
   const play = usePlay();

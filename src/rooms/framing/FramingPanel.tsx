@@ -1,11 +1,11 @@
 'use client';
 import { memo, useCallback, useState } from 'react';
 import styled from 'styled-components';
-import { FRAMING_VIEWS, type FramingView } from '@/core/exchange/framingLink';
+import { FRAMING_VIEWS, type FramingView } from '@/core/exchange/links/framingLink';
 import { FRAMING_ROWS, isAsLarge, movedWords, type FramingRow } from '@/core/framing/compare';
 import { MOST_TAKES, PRESET_IDS, PRESETS } from '@/core/framing/takes';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { copyLink } from '@/shell/copyLink';
+import { copyLink } from '@/shell/rig/copyLink';
 import type { Tell } from '@/shell/tell';
 import { TextButton } from '@/ui/controls/Buttons';
 import { MenuButton } from '@/ui/controls/MenuButton';

@@ -2,7 +2,7 @@
 import type { Workspace } from '@/core/kit/records/workspace';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
-import { RoomHeader } from '@/shell/RoomHeader';
+import { RoomHeader } from '@/shell/header/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useShell, useStepping } from '@/shell/useShell';
 import { OpenFraming } from './OpenFraming';

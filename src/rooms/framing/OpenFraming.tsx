@@ -1,14 +1,14 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { FRAMING_VIEWS } from '@/core/exchange/framingLink';
+import { FRAMING_VIEWS } from '@/core/exchange/links/framingLink';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { useShellKeys, type Shell } from '@/shell/useShell';
 import { useLatest } from '@/ui/useLatest';
 import { useTheme } from '@/ui/theme/useTheme';
 import { RoomColumns, RoomLarge } from '@/ui/controls/roomLayout';
 import { picturesSvg } from '@/ui/scene/sceneSvg';
-import { download } from '@/shell/files';
+import { download } from '@/shell/files/files';
 import { guarded } from '@/shell/tell';
 import { FramingPanel } from './FramingPanel';
 import { Pictures } from './Pictures';

@@ -5,7 +5,7 @@ import {
   readFramingQuery,
   type FramingLink,
   type FramingView,
-} from '@/core/exchange/framingLink';
+} from '@/core/exchange/links/framingLink';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { clamp } from '@/core/maths/clamp';
 import type { Rig } from '@/core/rig/rig';
@@ -20,7 +20,7 @@ import {
   type Preset,
   type Take,
 } from '@/core/framing/takes';
-import { lastRig } from '@/store/lastRig';
+import { lastRig } from '@/store/remembered/lastRig';
 import { useHistory, type OwnSteps } from '@/ui/useHistory';
 import { useLatest } from '@/ui/useLatest';
 

@@ -7,9 +7,9 @@ import { FIELDS } from '@/core/kit/fields/fieldTables';
 import { KIT_TABLES, type Field } from '@/core/kit/fields/fieldTypes';
 import { checkRecord } from '@/core/kit/checks/validate';
 import { DEFINITIONS } from '@/core/kit/records/workspace';
-import { textOf, valueOf } from './fieldText';
-import { filtered, NO_FILTER } from './filter';
-import { freshRecord } from './fresh';
+import { textOf, valueOf } from './records/fieldText';
+import { filtered, NO_FILTER } from './table/filter';
+import { freshRecord } from './records/fresh';
 
 describe('fields', () => {
   const pathsOf = (fields: readonly Field[]): string[] =>

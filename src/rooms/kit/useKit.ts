@@ -8,9 +8,9 @@ import type { Mount } from '@/core/kit/records/mount';
 import type { Part } from '@/core/kit/records/part';
 import { ofKind } from '@/core/kit/starter/quickPart';
 import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
-import { db } from '@/store/instance';
-import { kept } from '@/store/keeper';
-import { commit, edited, type Write } from '@/store/journal';
+import { db } from '@/store/database/instance';
+import { kept } from '@/store/keeping/keeper';
+import { commit, edited, type Write } from '@/store/changes/journal';
 import { stored, type Tell } from '@/shell/tell';
 
 /** What can be done to the records of a kit; each is one step that undo takes back. */

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Measurement } from '@/core/kit/records/measurement';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { METHOD_VERSION } from '@/core/measure/method';
-import { download } from '@/shell/files';
+import { download } from '@/shell/files/files';
 import { LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { Grid, type GridColumn, type GridSort } from '@/ui/grid/Grid';
@@ -78,7 +78,7 @@ type Names = ReadonlyMap<string, string>;
 
 /** Writing CSV is loaded only when it is needed. */
 async function saveLog(shown: readonly Measurement[], names: Names): Promise<void> {
-  const { logCsv } = await import('@/core/exchange/logCsv');
+  const { logCsv } = await import('@/core/exchange/csv/logCsv');
   download('wandering-halo-log.csv', logCsv(shown, names), 'text/csv');
 }
 

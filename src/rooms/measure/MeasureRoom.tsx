@@ -5,7 +5,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import type { FileOptions } from '@/core/measure/measureFile';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
-import { RoomHeader } from '@/shell/RoomHeader';
+import { RoomHeader } from '@/shell/header/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';
 import { useOneAtATime } from '@/shell/useOneAtATime';
 import { useShell, useShellKeys, type Shell } from '@/shell/useShell';

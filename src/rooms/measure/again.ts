@@ -2,9 +2,9 @@
 import { newId } from '@/core/kit/newId';
 import type { Measurement } from '@/core/kit/records/measurement';
 import { entryFigures } from '@/core/measure/toEntry';
-import type { KeptGrid } from '@/store/db';
-import { db } from '@/store/instance';
-import { commit, type Write } from '@/store/journal';
+import type { KeptGrid } from '@/store/database/db';
+import { db } from '@/store/database/instance';
+import { commit, type Write } from '@/store/changes/journal';
 import type { Frames } from './useFrames';
 
 /** Measures the kept light of entries anew, as new entries; answers what was done, in words. */

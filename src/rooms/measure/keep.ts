@@ -2,8 +2,8 @@
 import { newId } from '@/core/kit/newId';
 import { isEdgeUnseen, type HaloSample } from '@/core/kit/records/haloSample';
 import type { Measurement } from '@/core/kit/records/measurement';
-import { db } from '@/store/instance';
-import { commit, edited, type Write } from '@/store/journal';
+import { db } from '@/store/database/instance';
+import { commit, edited, type Write } from '@/store/changes/journal';
 import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';
 import type { Keep } from './FramePanel';
 import type { Session } from './session';

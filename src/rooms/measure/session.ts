@@ -9,8 +9,8 @@ import type { Tone } from '@/core/measure/light/tone';
 import type { Offset } from '@/core/optics/formats';
 import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
 import { readOutFromAxis } from '@/core/rig/situation';
-import { lastRig } from '@/store/lastRig';
-import { recall, remember } from '@/store/remembered';
+import { lastRig } from '@/store/remembered/lastRig';
+import { recall, remember } from '@/store/remembered/remembered';
 
 export interface SessionChoice {
   /** A rig of the workspace; null for a lens straight on a body. */
@@ -55,18 +55,21 @@ function wholeRig(workspace: Workspace, rigId: string | null): Rig | null {
   return found && !isMissing(found) ? found : null;
 }
 
+/** The body as chosen; else the one that shows most of a halo. */
+const bodyOf = ({ bodies }: Workspace, { bodyId }: SessionChoice): Body | undefined =>
+  bodies.find((b) => b.id === bodyId) ?? largestBody(bodies);
+
+/** The lens as chosen; else that of the rig in hand, or any. */
+const lensOf = (workspace: Workspace, { lensId }: SessionChoice): Lens | undefined =>
+  workspace.lenses.find((l) => l.id === lensId) ??
+  wholeRig(workspace, lastRig())?.lens ??
+  workspace.lenses[0];
+
 /** The session a choice stands for; null while the workspace has no body or lens. */
 export function sessionOf(workspace: Workspace, choice: SessionChoice): Session | null {
   const chosen = wholeRig(workspace, choice.rigId);
-  const body =
-    chosen?.body ??
-    workspace.bodies.find((b) => b.id === choice.bodyId) ??
-    largestBody(workspace.bodies);
-  const lens =
-    chosen?.lens ??
-    workspace.lenses.find((l) => l.id === choice.lensId) ??
-    wholeRig(workspace, lastRig())?.lens ??
-    workspace.lenses[0];
+  const body = chosen?.body ?? bodyOf(workspace, choice);
+  const lens = chosen?.lens ?? lensOf(workspace, choice);
   if (!body || !lens) return null;
   const mode = body.modes.find((m) => m.id === choice.modeId) ?? largestMode(body.modes);
   if (!mode) return null;

@@ -1,17 +1,17 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { rigQuery } from '@/core/exchange/link';
+import { rigQuery } from '@/core/exchange/links/link';
 import { fullName } from '@/core/kit/records/body';
 import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
 import { turned, type Rig } from '@/core/rig/rig';
 import type { SweepCell } from '@/core/sweep/sweep';
 import { ROOMS } from '@/shell/rooms';
 import { stored } from '@/shell/tell';
-import { useShellKeys, type Shell } from '@/shell/useShell';
-import { db } from '@/store/instance';
-import { commit, edited } from '@/store/journal';
+import type { OpenRigProps } from '@/shell/rig/RigRoom';
+import { useShellKeys } from '@/shell/useShell';
+import { db } from '@/store/database/instance';
+import { commit, edited } from '@/store/changes/journal';
 import { RoomColumns, RoomLarge } from '@/ui/controls/roomLayout';
 import { oneLine } from '@/ui/theme/type';
 import { useSize } from '@/ui/useSize';
@@ -57,16 +57,9 @@ const asFrame = (record: RigRecord, { rig, settings, modeId, partIds }: SweepCel
   partIds,
 });
 
-interface OpenSheetProps {
-  workspace: Workspace;
-  shell: Shell;
-  sweeping: Sweep;
-  record: RigRecord;
-  rig: Rig;
-}
-
 /** A rig's sheet, and what it says. */
-export function OpenSheet({ workspace, shell, sweeping, record, rig }: OpenSheetProps) {
+export function OpenSheet(props: OpenRigProps<Sweep>) {
+  const { workspace, shell, inHand: sweeping, record, rig } = props;
   const { tell, keys } = shell;
   const { axes, other } = sweeping;
   const [place, { width }] = useSize<HTMLDivElement>();

@@ -1,9 +1,9 @@
 'use client';
 import styled from 'styled-components';
 import { fileNameOf } from '@/core/words/fileName';
-import { sweepCsv } from '@/core/exchange/sweepCsv';
+import { sweepCsv } from '@/core/exchange/csv/sweepCsv';
 import { AXIS_WORDS, SWEEP_AXES } from '@/core/sweep/axes';
-import { download } from '@/shell/files';
+import { download } from '@/shell/files/files';
 import { guarded, type Tell } from '@/shell/tell';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';

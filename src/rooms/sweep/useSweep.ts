@@ -1,12 +1,12 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { readSweepQuery, sweepQuery } from '@/core/exchange/sweepLink';
+import { readSweepQuery, sweepQuery } from '@/core/exchange/links/sweepLink';
 import { isZoom } from '@/core/kit/records/lens';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
 import type { Workspace } from '@/core/kit/records/workspace';
-import { isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
+import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
 import type { SweepAxis } from '@/core/sweep/axes';
-import { lastRig, rememberRig } from '@/store/lastRig';
+import { lastRig, rememberRig } from '@/store/remembered/lastRig';
+import type { RigInHand } from '@/shell/rig/RigRoom';
 import { heldAgainst } from './against';
 
 export interface Axes {
@@ -25,14 +25,11 @@ interface Choice {
   against: string | null;
 }
 
-export interface Sweep {
-  record: RigRecord | null;
-  rig: Rig | MissingRecord | null;
+export interface Sweep extends RigInHand {
   axes: Axes;
   /** What it is held against, by id; null for nothing. */
   against: string | null;
   other: Rig | null;
-  chooseRig: (id: string) => void;
   chooseAxis: (side: keyof Axes, axis: SweepAxis) => void;
   holdAgainst: (id: string | null) => void;
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
 import { demoRig, turned } from '../../../../tests/support/demo';
 import { tideMill } from '../../demo/tideMill';
-import { rigInMode } from '../../exchange/rigJson';
+import { rigInMode } from '../../exchange/json/rigJson';
 import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
 import { evaluate } from './evaluate';
 import { verdictOf } from '../verdicts';

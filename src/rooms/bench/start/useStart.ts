@@ -8,7 +8,7 @@ import { startEnds, started, type Started } from '@/core/kit/starter/start';
 import { evaluate, type Report } from '@/core/rig/report/evaluate';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Result } from '@/core/words/problem';
-import type { Write } from '@/store/journal';
+import type { Write } from '@/store/changes/journal';
 import { forgetTyped, useTyped } from '@/ui/form/useTyped';
 
 /** The report of a rig whose records are not in the workspace yet. */

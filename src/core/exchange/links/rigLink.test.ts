@@ -1,0 +1,105 @@
+import { deflateSync } from 'fflate';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoRig } from '../../../../tests/support/demo';
+import { runs } from '../../../../tests/support/seed';
+import { tideMill } from '../../demo/tideMill';
+import { checkWorkspace } from '../../kit/checks/validate';
+import { EMPTY_WORKSPACE } from '../../kit/records/workspace';
+import { evaluate } from '../../rig/report/evaluate';
+import { isMissing, resolveRig } from '../../rig/rig';
+import { rigOfFile } from '../json/rigJson';
+import { holdsRig, RIG_HASH } from './rigHash';
+import { broughtByRig, packRig, unpackRig } from './rigLink';
+
+describe('a rig in an address', () => {
+  it.each(tideMill.rigs.map((r) => r.id))('says the same at the other end: %s', (id) => {
+    const rig = demoRig(id);
+    const packed = packRig(rig);
+    expect(packed).toMatch(/^rig=[A-Z2-7]+$/);
+    const file = unpackRig(`#${packed}`);
+    if (!file.ok) throw new Error(file.problems[0]?.sentence);
+    const back = rigOfFile(file.value);
+    expect(back.ok && evaluate(back.value)).toEqual(evaluate(rig));
+    // Well within a code of 117 × 117: 1,853 letters and digits at its lightest correction (ISO/IEC 18004, from memory).
+    expect(packed.length).toBeLessThan(1000);
+  });
+
+  it('is read in small letters too', () => {
+    const packed = packRig(demoRig('mill-pond'));
+    expect(unpackRig(`#${RIG_HASH}${packed.slice(RIG_HASH.length).toLowerCase()}`).ok).toBe(true);
+  });
+
+  it('becomes a workspace of one rig, which resolves', () => {
+    const file = unpackRig(packRig(demoRig('waders-at-dawn')));
+    if (!file.ok) throw new Error('it is whole');
+    const workspace = broughtByRig(file.value, EMPTY_WORKSPACE);
+    expect(
+      checkWorkspace({
+        format: 'wandering-halo/workspace',
+        version: file.value.version,
+        ...workspace,
+      }).ok,
+    ).toBe(true);
+    const [record] = workspace.rigs;
+    if (!record) throw new Error('there is one');
+    expect(isMissing(resolveRig(workspace, record))).toBe(false);
+    expect(broughtByRig(file.value, EMPTY_WORKSPACE).rigs[0]?.id).toBe(record.id);
+    // What it cost and what was noted of it stays at home.
+    expect(JSON.stringify(workspace)).not.toContain('Everything the reducer gives');
+    expect(workspace.lenses[0]?.price).toBeNull();
+  });
+
+  it('changes nothing of what is here, but that a body comes to know the mode', () => {
+    const file = unpackRig(packRig(demoRig('waders-at-dawn')));
+    if (!file.ok) throw new Error('it is whole');
+    const brought = broughtByRig(file.value, tideMill);
+    expect([brought.mounts, brought.lenses, brought.parts, brought.bodies]).toEqual([
+      [],
+      [],
+      [],
+      [],
+    ]);
+    const bodies = tideMill.bodies.map((b) => ({
+      ...b,
+      modes: b.modes.filter((m) => m.id !== file.value.modeId),
+    }));
+    const taught = broughtByRig(file.value, { ...tideMill, bodies });
+    expect(taught.bodies).toHaveLength(1);
+    expect(taught.bodies[0]?.modes.map((m) => m.id)).toContain(file.value.modeId);
+  });
+
+  it('says so where it is cut short, changed, of another way, or a trap', () => {
+    const said = (hash: string) => {
+      const file = unpackRig(hash);
+      return file.ok ? 'whole' : (file.problems[0]?.sentence ?? '');
+    };
+    const packed = packRig(demoRig('mill-pond'));
+    expect(holdsRig(`#${packed}`)).toBe(true);
+    expect(holdsRig('#rigs')).toBe(false);
+    expect(said(packed.slice(0, -40))).toContain('cut short');
+    expect(said('rig=')).toContain('cut short');
+    expect(said('rig=A!!')).toContain('cut short');
+    expect(said(`rig=Z${packed.slice(5)}`)).toContain('another version');
+    expect(said(`rig=A${'A'.repeat(100_000)}`)).toContain('cut short');
+    expect(said(`rig=A${bomb()}`)).toContain('cut short');
+  });
+
+  it('never throws, whatever stands in it', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 400 }), (text) => {
+        const file = unpackRig(`rig=A${text}`);
+        expect(file.ok || file.problems[0]?.sentence.length).toBeTruthy();
+      }),
+      { numRuns: runs(500) },
+    );
+  });
+});
+
+/** A little that unpacks to fifty million zeros. */
+function bomb(): string {
+  const packed = deflateSync(new Uint8Array(50_000_000), { level: 9 });
+  const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
+  const bits = [...packed].map((b) => b.toString(2).padStart(8, '0')).join('');
+  return (bits.match(/.{5}/g) ?? []).map((five) => letters[parseInt(five, 2)]).join('');
+}

@@ -1,0 +1,161 @@
+/**
+ * A whole rig in an address: the rig file without what its schemas fill in, compressed against a dictionary both
+ * ends have, in letters and digits that a printed code holds densely (base 32, RFC 4648, without padding). It stands
+ * behind the "#", which browsers keep to themselves.
+ */
+import { deflateSync, inflateSync } from 'fflate';
+import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
+import { isJson, toldOf, type Json, type JsonSchema } from '../../kit/records/schema';
+import { definitionAt, EMPTY_WORKSPACE, type Workspace } from '../../kit/records/workspace';
+import type { RigRecord } from '../../kit/records/rigRecord';
+import type { Rig } from '../../rig/rig';
+import { fail, type Result } from '../../words/problem';
+import { parseJson } from '../json/json';
+import { AT_HOME, lacking } from '../json/givenAway';
+import { holdsRig, RIG_HASH } from './rigHash';
+import { checkedRigFile, rigFileOf } from '../json/rigJson';
+import { RIG_WORDS } from './rigWords';
+
+/** Of the way rigs are packed: another dictionary is another letter. */
+const WAY = 'A';
+const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
+/** No rig of ours is nearly as large; what unpacks to more is not unpacked. */
+const MOST_TEXT = 400_000;
+const MOST_PACKED = 60_000;
+
+const encoder = new TextEncoder();
+const DICTIONARY = encoder.encode(RIG_WORDS);
+
+function base32(bytes: Uint8Array): string {
+  let [text, held, bits] = ['', 0, 0];
+  for (const byte of bytes) {
+    held = (held << 8) | byte;
+    bits += 8;
+    while (bits >= 5) {
+      bits -= 5;
+      text += ALPHABET[(held >> bits) & 31] ?? '';
+      held &= (1 << bits) - 1;
+    }
+  }
+  return bits > 0 ? text + (ALPHABET[(held << (5 - bits)) & 31] ?? '') : text;
+}
+
+/** Null where the text holds anything else. */
+function fromBase32(text: string): Uint8Array | null {
+  const bytes = new Uint8Array(Math.floor((text.length * 5) / 8));
+  let [held, bits, at] = [0, 0, 0];
+  for (const letter of text.toUpperCase()) {
+    const value = ALPHABET.indexOf(letter);
+    if (value < 0) return null;
+    held = (held << 5) | value;
+    bits += 5;
+    if (bits < 8) continue;
+    bits -= 8;
+    bytes[at] = held >> bits;
+    at += 1;
+    held &= (1 << bits) - 1;
+  }
+  return bytes;
+}
+
+/** Schemas with their references followed, so that defaults are found inside them. */
+function whole(schema: JsonSchema): JsonSchema {
+  const { $ref, ...rest } = schema;
+  if (typeof $ref === 'string') return { ...definitionAt($ref), ...rest };
+  const properties = isJson(rest.properties)
+    ? Object.fromEntries(
+        Object.entries(rest.properties).map(([key, field]) => [
+          key,
+          isJson(field) ? whole(field) : field,
+        ]),
+      )
+    : undefined;
+  const items = isJson(rest.items) ? whole(rest.items) : undefined;
+  return { ...rest, ...(properties && { properties }), ...(items && { items }) };
+}
+
+/** What of a rig is of use elsewhere: the mode in use alone, and no prices or notes. */
+function travelling(rig: Rig): RigFile {
+  const file = rigFileOf(rig);
+  return {
+    ...file,
+    body: { ...file.body, ...AT_HOME, modes: [rig.mode] },
+    lens: { ...file.lens, ...AT_HOME },
+    parts: file.parts.map((p) => ({ ...p, ...AT_HOME })),
+  };
+}
+
+/** The part of an address behind the "#" that holds the rig. */
+export function packRig(rig: Rig): string {
+  const told = toldOf(whole(rigFileSchema), travelling(rig)) as Json;
+  const text = encoder.encode(JSON.stringify(told));
+  const packed = deflateSync(text, { level: 9, mem: 10, dictionary: DICTIONARY });
+  return `${RIG_HASH}${WAY}${base32(packed)}`;
+}
+
+const BROKEN = 'This address does not hold a whole rig: it seems cut short or changed.';
+
+/** Unpacks into at most MOST_TEXT bytes; null where it is more, or none. */
+function inflated(bytes: Uint8Array): string | null {
+  try {
+    const out = inflateSync(bytes, { dictionary: DICTIONARY, out: new Uint8Array(MOST_TEXT) });
+    return new TextDecoder('utf-8', { fatal: true }).decode(out);
+  } catch {
+    return null;
+  }
+}
+
+/** The rig of an address, as a checked file; or why it cannot be read. */
+export function unpackRig(hash: string): Result<RigFile> {
+  const code = hash.replace(/^#/, '').slice(RIG_HASH.length);
+  if (!holdsRig(hash) || code === '' || code.length > MOST_PACKED) return fail('link', '', BROKEN);
+  if (code[0]?.toUpperCase() !== WAY)
+    return fail(
+      'link',
+      '',
+      'This address was made by another version of the program, which packs rigs another way.',
+    );
+  const bytes = fromBase32(code.slice(1));
+  const text = bytes && inflated(bytes);
+  if (text === null || text === '') return fail('link', '', BROKEN);
+  const parsed = parseJson(text, 'the address');
+  return parsed.ok ? checkedRigFile(parsed.value) : fail('link', '', BROKEN);
+}
+
+/**
+ * What a rig file brings to a workspace: the rig, and of its gear what is not here yet. Nothing that is here is
+ * changed, but that a body comes to know the mode.
+ */
+export function broughtByRig(file: RigFile, here: Workspace): Workspace {
+  const record: RigRecord = {
+    id: rigIdOf(file),
+    name: file.name || 'A rig from a link',
+    bodyId: file.body.id,
+    modeId: file.modeId,
+    lensId: file.lens.id,
+    partIds: file.parts.map((p) => p.id),
+    settings: file.settings,
+    note: '',
+  };
+  const own = here.bodies.find((b) => b.id === file.body.id);
+  const bodies = own
+    ? lacking(file.body.modes, own.modes).map((mode) => ({ ...own, modes: [...own.modes, mode] }))
+    : [file.body];
+  return {
+    ...EMPTY_WORKSPACE,
+    mounts: lacking(file.mounts, here.mounts),
+    bodies,
+    lenses: lacking([file.lens], here.lenses),
+    parts: lacking(file.parts, here.parts),
+    rigs: [record],
+    judgement: file.judgement,
+  };
+}
+
+/** The same rig by the same name is the same record, however often it is taken in. */
+const rigIdOf = ({ name, body, lens, parts, modeId }: RigFile): string => {
+  const all = [name, body.id, modeId, lens.id, ...parts.map((p) => p.id)].join('|');
+  let hash = 0x811c9dc5;
+  for (const byte of encoder.encode(all)) hash = Math.imul(hash ^ byte, 0x01000193) >>> 0;
+  return `link-${hash.toString(16).padStart(8, '0')}`;
+};

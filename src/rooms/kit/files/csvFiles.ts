@@ -1,0 +1,24 @@
+/** Tables as CSV files, out and in. Reading and writing is loaded only when it is needed. */
+import type { Sheet } from '@/core/exchange/csv/csv';
+import { checkSize } from '@/core/exchange/json/json';
+import type { KitTable } from '@/core/kit/fields/fieldTypes';
+import type { Result } from '@/core/words/problem';
+import type { Tables } from '@/core/kit/records/workspace';
+import { download } from '@/shell/files/files';
+
+export const csvWork = () => import('@/core/exchange/csv/csv');
+
+export async function saveCsv<T extends KitTable>(
+  table: T,
+  records: readonly Tables[T][],
+): Promise<void> {
+  const { writeCsv } = await csvWork();
+  download(`wandering-halo-${table}.csv`, writeCsv(table, records), 'text/csv');
+}
+
+export async function readCsvFile(file: File): Promise<Result<Sheet>> {
+  const size = checkSize(file.size, file.name);
+  if (!size.ok) return size;
+  const [{ readSheet }, text] = await Promise.all([csvWork(), file.text()]);
+  return readSheet(text, file.name);
+}

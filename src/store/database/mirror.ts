@@ -1,0 +1,179 @@
+/**
+ * The workspace as it is stored, held in memory: read once, then record by record as they change, in this tab
+ * or another. What did not change stays the very same object.
+ */
+import { sameValue } from '@/core/kit/records/schema';
+import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
+import {
+  TABLE_NAMES,
+  type TableName,
+  type Tables,
+  type Workspace,
+} from '@/core/kit/records/workspace';
+import type { HaloDatabase } from './db';
+import { readJudgement } from '../judgement';
+import { INTERRUPTED, troubleSentence } from '../troubles/troubles';
+
+export type OpenWorkspace =
+  | { state: 'opening' }
+  | { state: 'open'; workspace: Workspace }
+  | { state: 'failed'; sentence: string };
+
+export interface Mirror {
+  current: () => OpenWorkspace;
+  /** Calls `onChange` after each change; answers how to stop. The first one opens the database. */
+  subscribe: (onChange: () => void) => () => void;
+}
+
+/** Records are read so many at a time, so that the screen stays alive meanwhile. */
+const AT_A_TIME = 250;
+/** Where more than these changed at once, the whole table is read. */
+const MOST_SINGLY = 400;
+
+type AnyRecord = Tables[TableName];
+
+/** Rigs go by their name, all else by id, as the database has it. */
+const ordered = (table: TableName, records: readonly AnyRecord[]): AnyRecord[] =>
+  table === 'rigs'
+    ? records.toSorted((a, b) => a.name.localeCompare(b.name))
+    : records.toSorted((a, b) => (a.id < b.id ? -1 : 1));
+
+/** `read` in the order of its table, the objects held wherever they say the same; all of `held` where it is the same. */
+function asHeld(
+  table: TableName,
+  held: readonly AnyRecord[],
+  read: readonly AnyRecord[],
+): readonly AnyRecord[] {
+  const known = new Map(held.map((r) => [r.id, r]));
+  const records = ordered(
+    table,
+    read.map((r) => {
+      const before = known.get(r.id);
+      return before && sameValue(before, r) ? before : r;
+    }),
+  );
+  const isSame = records.length === held.length && records.every((r, i) => r === held[i]);
+  return isSame ? held : records;
+}
+
+async function readTable(db: HaloDatabase, table: TableName): Promise<AnyRecord[]> {
+  const records: AnyRecord[] = [];
+  for (let last = ''; ;) {
+    const some = await db
+      .table<AnyRecord>(table)
+      .where(':id')
+      .above(last)
+      .limit(AT_A_TIME)
+      .toArray();
+    records.push(...some);
+    const end = some.at(-1);
+    if (!end || some.length < AT_A_TIME) return records;
+    last = end.id;
+  }
+}
+
+/** A table as held, with some of its records read anew. */
+async function readAnew(
+  db: HaloDatabase,
+  table: TableName,
+  held: readonly AnyRecord[],
+  ids: readonly string[],
+): Promise<AnyRecord[]> {
+  const found = await db.table<AnyRecord>(table).bulkGet([...ids]);
+  const changed = new Set(ids);
+  return [...held.filter((r) => !changed.has(r.id)), ...found.flatMap((r) => r ?? [])];
+}
+
+/** Ids of the records of a table a change touched; 'all' where it does not tell them one by one. */
+function touched(db: HaloDatabase, table: string, parts: ObservabilitySet): 'all' | string[] {
+  if ('all' in parts) return 'all';
+  const ranges = parts[`idb://${db.name}/${table}/`];
+  const ids: string[] = [];
+  for (const { from, to } of ranges ? new RangeSet().add(ranges) : []) {
+    if (from !== to || typeof from !== 'string' || ids.length >= MOST_SINGLY) return 'all';
+    ids.push(from);
+  }
+  return ids;
+}
+
+/** What a change in the database makes of the workspace held; null where that is as it was. */
+async function withChanges(
+  db: HaloDatabase,
+  held: Workspace,
+  parts: ObservabilitySet,
+): Promise<Workspace | null> {
+  const next: Workspace = { ...held };
+  let differs = false;
+  for (const table of TABLE_NAMES) {
+    const ids = touched(db, table, parts);
+    if (ids.length === 0) continue;
+    const read =
+      ids === 'all' ? await readTable(db, table) : await readAnew(db, table, held[table], ids);
+    const records = asHeld(table, held[table], read);
+    differs ||= records !== held[table];
+    Object.assign(next, { [table]: records });
+  }
+  if (touched(db, 'preferences', parts).length > 0) {
+    const judgement = await readJudgement(db);
+    if (!sameValue(judgement, held.judgement)) {
+      next.judgement = judgement;
+      differs = true;
+    }
+  }
+  return differs ? next : null;
+}
+
+async function readWhole(db: HaloDatabase): Promise<Workspace> {
+  const tables: Partial<Record<TableName, readonly AnyRecord[]>> = {};
+  for (const table of TABLE_NAMES) tables[table] = ordered(table, await readTable(db, table));
+  return { ...(tables as Omit<Workspace, 'judgement'>), judgement: await readJudgement(db) };
+}
+
+/** A mirror of a database; it opens it when somebody first looks. */
+export function mirrorOf(db: HaloDatabase): Mirror {
+  let state: OpenWorkspace = { state: 'opening' };
+  let isStarted = false;
+  const listeners = new Set<() => void>();
+  const settle = (next: OpenWorkspace) => {
+    state = next;
+    for (const listener of listeners) listener();
+  };
+  // One after the other: a change is read once all before it is held.
+  let last: Promise<void> = Promise.resolve();
+  const inTurn = (work: () => Promise<Workspace | null>) => {
+    last = last
+      .then(work)
+      .then((workspace) => {
+        if (workspace) settle({ state: 'open', workspace });
+      })
+      .catch((error: unknown) => settle({ state: 'failed', sentence: troubleSentence(error) }));
+  };
+  const isOf = (part: string) => part === 'all' || part.startsWith(`idb://${db.name}/`);
+  const interrupted = (kind: keyof typeof INTERRUPTED) =>
+    settle({ state: 'failed', sentence: INTERRUPTED[kind] });
+  const start = () => {
+    isStarted = true;
+    db.on('versionchange', ({ newVersion }) => interrupted(newVersion ? 'newer' : 'deleted'));
+    // It is closed after the others too, and by ourselves.
+    db.on('close', () => {
+      if (state.state === 'open') interrupted('closed');
+    });
+    db.on('blocked', () => interrupted('blocked'));
+    Dexie.on('storagemutated', (parts) => {
+      if (!Object.keys(parts).some(isOf)) return;
+      inTurn(async () => (state.state === 'open' ? withChanges(db, state.workspace, parts) : null));
+    });
+    inTurn(async () => {
+      await db.open();
+      return readWhole(db);
+    });
+  };
+  return {
+    current: () => state,
+    subscribe: (onChange) => {
+      listeners.add(onChange);
+      if (!isStarted) start();
+      return () => listeners.delete(onChange);
+    },
+  };
+}

@@ -1,0 +1,29 @@
+/** The demo workspace, loaded only when it is asked for. */
+import type { HaloDatabase } from '../database/db';
+import { rememberRig } from '../remembered/lastRig';
+import { importWorkspace } from './importing';
+import { isEmpty, loadWorkspace } from '../database/load';
+
+/** Loads the demo. It adds to what is there; in an empty program it is the whole workspace. */
+export async function tideMillLoader(db: HaloDatabase): Promise<void> {
+  const { tideMill } = await import('@/core/demo/tideMill');
+  const empty = isEmpty(await loadWorkspace(db));
+  await importWorkspace(
+    db,
+    tideMill,
+    empty ? 'replace everything' : 'add and update',
+    'Load the demo workspace',
+  );
+  const [first] = tideMill.rigs;
+  if (empty && first) rememberRig(first.id);
+}
+
+/**
+ * Loads the demo into a program that was never used: nothing in it and nothing undone. Answers whether
+ * it did.
+ */
+export async function loadDemoIfNew(db: HaloDatabase): Promise<boolean> {
+  const fresh = isEmpty(await loadWorkspace(db)) && (await db.journal.count()) === 0;
+  if (fresh) await tideMillLoader(db);
+  return fresh;
+}
