@@ -3,7 +3,7 @@ import type { Body } from '../kit/records/body';
 import type { Job } from '../kit/records/job';
 import type { Workspace } from '../kit/records/workspace';
 import type { Candidate } from './candidate';
-import { judged, type Combination } from './judge';
+import { candidateOf, type Combination } from './judging';
 import { openKit, pairOf, standingOf, type Kit, type Standing } from './pairs';
 
 /** A share of the work: the lenses whose place, counted by `of`, leaves `part`. */
@@ -65,7 +65,7 @@ export function* choose(
 ): Generator<Candidate | null> {
   const kit = openKit(workspace, job);
   for (const combination of combinationsOf(kit, job, share)) {
-    const candidate = judged(combination, job, kit);
+    const candidate = candidateOf(combination, job, kit);
     yield isLeftOut(candidate, job) ? null : candidate;
   }
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo/tideMill';
 import type { Candidate } from './candidate';
 import { choose } from './choose';
-import { frontOf } from './front';
+import { tradeOffsOf } from './tradeOffs';
 import { coveragePlan } from './plan';
 import { keep, nothingKept, together } from './ranking';
 import { reasonOf } from './words';
@@ -97,15 +97,15 @@ describe('the sluice tower', () => {
     expect(coveragePlan(found.passing, found.near, job)?.gaps).toEqual([]);
   });
 
-  it('nothing on the front is beaten, and all else is', () => {
-    const front = frontOf(found.passing, 'massG');
-    expect(front.length).toBeGreaterThan(3);
-    expect(front.length).toBeLessThan(found.passing.length);
+  it('none of the best trade-offs is beaten, and all else is', () => {
+    const best = tradeOffsOf(found.passing, 'massG');
+    expect(best.length).toBeGreaterThan(3);
+    expect(best.length).toBeLessThan(found.passing.length);
     const wide = (c: Candidate) => c.views[0]?.from ?? Infinity;
     const long = (c: Candidate) => c.views.at(-1)?.to ?? 0;
-    for (const beaten of found.passing.filter((c) => c.massG !== null && !front.includes(c)))
+    for (const beaten of found.passing.filter((c) => c.massG !== null && !best.includes(c)))
       expect(
-        front.some(
+        best.some(
           (c) =>
             wide(c) <= wide(beaten) &&
             long(c) >= long(beaten) &&

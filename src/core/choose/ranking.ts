@@ -1,6 +1,6 @@
 /** The order of what was found, and how much of it is kept. */
 import { awayOf, passes, type Candidate } from './candidate';
-import { WHOLE_SHARE } from './judge';
+import { WHOLE_SHARE } from './judging';
 
 /** Shares this near are one. */
 const SHARE_STEP = 100;

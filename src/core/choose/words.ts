@@ -4,7 +4,7 @@ import type { Window } from '../maths/windows';
 import { stopsBetweenFNumbers } from '../optics/stops';
 import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words/figures';
 import { passes, type Candidate, type Fail, type Unknown } from './candidate';
-import { WHOLE_SHARE } from './judge';
+import { WHOLE_SHARE } from './judging';
 
 const whole = (value: number): string => fixed(value, 0);
 const view = (value: number): string => short(value, value < 100 ? 1 : 0);

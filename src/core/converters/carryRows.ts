@@ -1,15 +1,6 @@
 /** Rows of what is carried, paid and minded. */
-import {
-  COMMON,
-  asOnBench,
-  ratio,
-  words,
-  lengthOf,
-  massOf,
-  priceOf,
-  priceNote,
-  carriedWords,
-} from './rowFigures';
+import { lengthOf, massOf, priceOf, priceNote, carriedWords } from './rowFigures';
+import { COMMON, asOnBench, ratio, words } from './rowParts';
 import { fullName } from '../kit/records/body';
 import { clearanceWords } from './flare';
 import { differs } from './seen';

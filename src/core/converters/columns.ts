@@ -7,7 +7,7 @@ import { evaluate, type Report } from '../rig/report/evaluate';
 import { jointProblems } from '../rig/joints';
 import { turned, type Rig } from '../rig/rig';
 import { findChains } from '../rig/search/chains';
-import { addOffers, judgedChain } from '../rig/search/offers';
+import { addOffers, offerOfChain } from '../rig/search/offers';
 import { frontFactor, trainFactor } from '../rig/train/train';
 import { fixed } from '../words/figures';
 import { trainWords } from '../sweep/axes';
@@ -62,7 +62,7 @@ function baseParts(rig: Rig, chains: readonly (readonly Part[])[]): readonly Par
   if (own.every((p) => !magnifies(p)) && jointProblems({ ...rig, parts: own }).length === 0)
     return own;
   const plain = chains.find(
-    (chain) => chain.every(isJoining) && judgedChain(rig, chain).grade !== 'does not fit',
+    (chain) => chain.every(isJoining) && offerOfChain(rig, chain).grade !== 'does not fit',
   );
   return plain ?? [];
 }
@@ -81,7 +81,7 @@ function columnOf(
   rig: Rig,
   reach: number,
 ): ConverterColumn {
-  const catches = judgedChain(rig, rig.parts).reasons;
+  const catches = offerOfChain(rig, rig.parts).reasons;
   return { id, kind, title, rig, report: evaluate(rig), reach, catches };
 }
 
@@ -115,7 +115,7 @@ export function trainsFor(rig: Rig, kit: readonly Part[]): Trains {
   const fronts = kit.filter(isFront).map((part) => [part, ...base]);
   const seen = new Set<string>();
   const fitting = [...chains, ...fronts].filter((chain) => {
-    if (judgedChain(rig, chain).grade === 'does not fit') return false;
+    if (offerOfChain(rig, chain).grade === 'does not fit') return false;
     // The same glass in another order, or joined by other plain adapters, is the same answer.
     const glass = chain
       .filter((p) => p.factor !== 1)

@@ -1,8 +1,6 @@
 /** Rows of detail, depth, shake and noise. */
 import { EXACT } from '../words/evidence';
 import {
-  asOnBench,
-  ratio,
   lightAgainst,
   cropAgainst,
   pictureLightAgainst,
@@ -11,8 +9,8 @@ import {
   detailOf,
   spareOf,
   depthOf,
-  basisRow,
 } from './rowFigures';
+import { asOnBench, ratio, basisRow } from './rowParts';
 import { differs } from './seen';
 import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { orUnknown } from '../rig/readings/carried';

@@ -1,41 +1,19 @@
-/** The figures rows of a comparison are made of, and how they differ. */
+/** Figures of one column that rows of a comparison are made of. */
 import { isTold } from '../kit/records/common';
-import { differs, SEEN_SHARE, SEEN_STOPS } from './seen';
+import { SEEN_STOPS } from './seen';
 import { cropFactor } from '../optics/crop';
-import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { diagonalMm } from '../optics/formats';
 import { glassSharpness } from '../optics/detail';
 import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
 import { desqueezed } from '../optics/view';
 import { massG, price, sumOf } from '../rig/readings/carried';
-import { explain, type Reading } from '../rig/readings/why';
-import { AUTOFOCUS_WORDS } from '../rig/report/handling';
 import { situationOf } from '../rig/situation';
+import { AUTOFOCUS_WORDS } from '../rig/report/handling';
 import { inFocus } from '../rig/report/picture';
 import { turned } from '../rig/rig';
-import { fixed, metres, signedStops, stopsWords, times } from '../words/figures';
+import { fixed, signedStops, stopsWords } from '../words/figures';
 import type { ConverterColumn } from './columns';
-
-import type { Asked, ConverterRow, Said } from './rowTypes';
-
-export const COMMON = 'Common practice, no source.';
-/** A row whose why is that of the same reading on the Bench. */
-export const asOnBench =
-  (reading: Reading): ConverterRow['why'] =>
-  ({ column }, today) =>
-    explain(reading, column.rig, column.report, today);
-
-export const ratio = (of: (column: ConverterColumn) => number | null): ConverterRow['differs'] => {
-  return ({ column, base }) => differs.byShare(of(column), of(base), SEEN_SHARE);
-};
-export const stopsApart = (
-  of: (column: ConverterColumn) => number | null,
-): ConverterRow['differs'] => {
-  return ({ column, base }) => differs.byStops(of(column), of(base));
-};
-export const words = (of: (asked: Asked) => string): ConverterRow['differs'] => {
-  return ({ column, base }) => differs.inWords(of({ column, base }), of({ column: base, base }));
-};
+import type { Asked } from './rowTypes';
 
 export const focalOf = ({ report }: ConverterColumn) => report.optics.train.focalMm;
 export const fNumberOf = ({ report }: ConverterColumn) => report.optics.train.fNumber;
@@ -105,29 +83,6 @@ export const depthOf = ({ report }: ConverterColumn): number | null => report.pi
 export const basis =
   (name: 'same place' | 'same framing' | 'larger format') => (c: ConverterColumn) =>
     c.report.picture.depthBases.find((b) => b.basis === name) ?? null;
-
-export function basisRow(name: 'same place' | 'same framing' | 'larger format', title: string) {
-  const cell = ({ column }: Asked): Said => {
-    if (column.kind === 'base') return { figure: '1' };
-    const found = basis(name)(column);
-    if (!found) return { figure: '–', note: column.kind === 'crop' ? 'as bare' : undefined };
-    return {
-      figure: found.ratio === null ? 'endless' : times(found.ratio),
-      note:
-        found.focusM === column.rig.settings.focusM ? undefined : `from ${metres(found.focusM)}`,
-    };
-  };
-  return {
-    id: `depth, ${name}`,
-    name: title,
-    cell,
-    differs: ({ column }: Asked) => {
-      const found = basis(name)(column);
-      return found ? differs.byShare(found.ratio, 1, VISIBLE_DIFFERENCE) : 'not seen';
-    },
-    why: asOnBench('depth'),
-  } satisfies ConverterRow;
-}
 
 /** The lens at its closest focus: magnification on the sensor, and how far the subject is from it, m. */
 export function closestOf({ rig }: ConverterColumn): {

@@ -1,13 +1,6 @@
 /** Rows of corners and focus. */
-import {
-  asOnBench,
-  ratio,
-  stopsApart,
-  words,
-  closestOf,
-  autofocusWords,
-  slowerNote,
-} from './rowFigures';
+import { closestOf, autofocusWords, slowerNote } from './rowFigures';
+import { asOnBench, ratio, stopsApart, words } from './rowParts';
 import { differs } from './seen';
 import { VISIBLE_DIFFERENCE } from '../optics/detail';
 import { explain } from '../rig/readings/why';

@@ -1,15 +1,7 @@
 /** Rows of view and light. */
 import { EXACT } from '../words/evidence';
-import {
-  asOnBench,
-  ratio,
-  focalOf,
-  fNumberOf,
-  lightAgainst,
-  actsAs,
-  ofOwnFormat,
-  customOf,
-} from './rowFigures';
+import { focalOf, fNumberOf, lightAgainst, actsAs, ofOwnFormat, customOf } from './rowFigures';
+import { asOnBench, ratio } from './rowParts';
 import { isTold } from '../kit/records/common';
 import { differs } from './seen';
 import { CROP_BASES, cropFactor } from '../optics/crop';

@@ -11,7 +11,7 @@ import { deliveredOf } from '../rig/framed';
 import { situationOf } from '../rig/situation';
 import { isMissing, resolveRig, type Rig } from '../rig/rig';
 import { findChains } from '../rig/search/chains';
-import { bodyOffers, judgedChain } from '../rig/search/offers';
+import { bodyOffers, offerOfChain } from '../rig/search/offers';
 import { trainFactor } from '../rig/train/train';
 import { clamp } from '../maths/clamp';
 import { fixed } from '../words/figures';
@@ -82,7 +82,7 @@ function chainsOf(rig: Rig, kit: readonly Part[], wanted: (factor: number) => bo
       (c) =>
         wanted(trainFactor(c.parts)) &&
         c.parts.every((p) => p.kind === 'plain adapter' || magnifies(p)) &&
-        judgedChain(rig, c.parts).grade !== 'does not fit',
+        offerOfChain(rig, c.parts).grade !== 'does not fit',
     )
     .map((c) => [...c.parts]);
 }

@@ -4,7 +4,7 @@ import { partOf, plainRig } from '../../../tests/support/plainRig';
 import { NO_ELECTRONICS } from '../kit/records/common';
 import { quickLens } from '../kit/quickLens';
 import { evaluate } from './report/evaluate';
-import { judgedChain } from './search/offers';
+import { offerOfChain } from './search/offers';
 
 const fourFacts = quickLens(
   {
@@ -70,10 +70,12 @@ describe('what nobody told of a lens', () => {
 
   it('its rear glass is minded before it is mounted behind anything, and in every chain', () => {
     expect(evaluate(rig).cautions.map((c) => c.id)).toContain('strike unknown');
-    expect(judgedChain(rig, [reducer]).reasons.join()).toMatch(/never measured/);
-    expect(judgedChain(rig, [reducer]).grade).toBe('with a catch');
+    expect(offerOfChain(rig, [reducer]).reasons.join()).toMatch(/never measured/);
+    expect(offerOfChain(rig, [reducer]).grade).toBe('with a catch');
     const measured = { ...rig, lens: { ...fourFacts, rearProtrusionMm: 0 } };
-    expect(judgedChain(measured, [partOf('plain adapter')]).reasons.join()).not.toMatch(/measured/);
+    expect(offerOfChain(measured, [partOf('plain adapter')]).reasons.join()).not.toMatch(
+      /measured/,
+    );
   });
 });
 
@@ -96,6 +98,6 @@ describe('an aperture behind contacts that do not work it', () => {
 
   it('chains that lose it say so', () => {
     const lens = { apertureRing: 'none' as const };
-    expect(judgedChain(plainRig({ lens }), [mute]).reasons.join()).toMatch(/it stays open/);
+    expect(offerOfChain(plainRig({ lens }), [mute]).reasons.join()).toMatch(/it stays open/);
   });
 });

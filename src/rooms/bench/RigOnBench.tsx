@@ -5,7 +5,7 @@ import type { Judgement } from '@/core/kit/records/judgement';
 import type { Workspace } from '@/core/kit/records/workspace';
 import { evaluate } from '@/core/rig/report/evaluate';
 import { isMissing } from '@/core/rig/rig';
-import { applied } from '@/core/rig/search/wayIdeas';
+import { applied } from '@/core/rig/search/ideas/idea';
 import type { Way } from '@/core/rig/search/waysOut';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';

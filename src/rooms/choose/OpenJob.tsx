@@ -148,8 +148,8 @@ export function OpenJob(props: OpenJobProps) {
         job={job}
         nameOf={nameOf}
         shortlist={shortlist}
-        onlyFront={list.listing.only !== null}
-        onOnlyFront={list.showOnly}
+        onlyBest={list.listing.only !== null}
+        onOnlyBest={list.showOnly}
         onChoose={list.show}
       />
     </RoomColumns>

@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import { frontOf, type FrontCost } from '@/core/choose/front';
+import { tradeOffsOf, type TradeOffCost } from '@/core/choose/tradeOffs';
 import { coveragePlan } from '@/core/choose/plan';
 import type { Kept } from '@/core/choose/ranking';
 import { lightWords, viewWords, wayOutOf } from '@/core/choose/words';
@@ -18,7 +18,7 @@ const ChartPlace = styled.div`
   height: 190px;
 `;
 
-const FrontChart = dynamic(() => import('./FrontChart'), {
+const TradeOffChart = dynamic(() => import('./TradeOffChart'), {
   ssr: false,
   loading: () => <ChartPlace />,
 });
@@ -86,15 +86,15 @@ interface SidePanelProps {
   job: Job;
   nameOf: Namer;
   shortlist: readonly Candidate[];
-  onlyFront: boolean;
-  onOnlyFront: (keys: ReadonlySet<string> | null) => void;
+  onlyBest: boolean;
+  onOnlyBest: (keys: ReadonlySet<string> | null) => void;
   onChoose: (candidate: Candidate) => void;
 }
 
 /** The best trade-offs as a chart, which filters the rows. */
-function Front({ found, nameOf, onlyFront, onOnlyFront, onChoose }: SidePanelProps) {
-  const [cost, setCost] = useState<FrontCost>('massG');
-  const front = useMemo(() => frontOf(found.passing, cost), [found.passing, cost]);
+function Front({ found, nameOf, onlyBest, onOnlyBest, onChoose }: SidePanelProps) {
+  const [cost, setCost] = useState<TradeOffCost>('massG');
+  const best = useMemo(() => tradeOffsOf(found.passing, cost), [found.passing, cost]);
   const unknown = found.passing.filter((c) => c[cost] === null).length;
   const word = cost === 'massG' ? 'mass' : 'price';
   return (
@@ -107,21 +107,21 @@ function Front({ found, nameOf, onlyFront, onOnlyFront, onChoose }: SidePanelPro
           </TextButton>
         ))}
       </Acts>
-      {front.length > 0 ? (
+      {best.length > 0 ? (
         <>
-          <FrontChart
+          <TradeOffChart
             passing={found.passing}
-            front={front}
+            best={best}
             cost={cost}
             nameOf={nameOf}
             onChoose={onChoose}
           />
           <Acts>
             <TextButton
-              aria-pressed={onlyFront}
-              onPress={() => onOnlyFront(onlyFront ? null : new Set(front.map(candidateKey)))}
+              aria-pressed={onlyBest}
+              onPress={() => onOnlyBest(onlyBest ? null : new Set(best.map(candidateKey)))}
             >
-              {onlyFront ? 'Show all rows' : `Only the ${front.length} that nothing beats`}
+              {onlyBest ? 'Show all rows' : `Only the ${best.length} that nothing beats`}
             </TextButton>
           </Acts>
         </>

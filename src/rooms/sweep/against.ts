@@ -5,7 +5,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { fitProblemOf } from '@/core/rig/mechanicalFit';
 import { isMissing, resolveRig, turned, type Rig } from '@/core/rig/rig';
 import { findChains } from '@/core/rig/search/chains';
-import { bodyOffers, judgedChain, lensOffers } from '@/core/rig/search/offers';
+import { bodyOffers, offerOfChain, lensOffers } from '@/core/rig/search/offers';
 import { trainWords } from '@/core/sweep/axes';
 import type { OptionGroup } from '@/ui/controls/options';
 
@@ -21,7 +21,7 @@ export function chainsFor(workspace: Workspace, rig: Rig): (readonly Part[])[] {
   const own = chainId(rig.parts);
   const others = findChains(rig.lens, rig.body, workspace.parts, rig.mounts, MOST_PARTS)
     .chains.map((c) => c.parts)
-    .filter((parts) => chainId(parts) !== own && judgedChain(rig, parts).grade !== 'does not fit');
+    .filter((parts) => chainId(parts) !== own && offerOfChain(rig, parts).grade !== 'does not fit');
   return [rig.parts, ...others];
 }
 

@@ -9,7 +9,7 @@ import type { Workspace } from '../../kit/records/workspace';
 import { findChains } from './chains';
 import { evaluate } from '../report/evaluate';
 import { verdictOf } from '../verdicts';
-import { byGrade, judgedChain } from './offers';
+import { byGrade, offerOfChain } from './offers';
 import { mountsById, turned, type Rig } from '../rig';
 import { mm } from '../../words/figures';
 
@@ -52,7 +52,7 @@ function between(rig: Rig, kit: readonly Part[]): Between {
     kit,
     rig.mounts,
   );
-  const [best] = byGrade(chains.map((c) => judgedChain(rig, c.parts)));
+  const [best] = byGrade(chains.map((c) => offerOfChain(rig, c.parts)));
   if (best) {
     const words =
       best.record.length === 0 ? 'goes straight on' : best.record.map(fullName).join(' + ');

@@ -60,7 +60,7 @@ function catches(rig: Rig, fit: FitReport): string[] {
  * How a rig stands with what was put at one place, judged by the joints on both sides of it, by what the
  * rear glass may strike, by infinity and by what the contacts carry.
  */
-function judged<T>(record: T, rig: Rig, before: number | null, after: number | null): Offer<T> {
+function offerOf<T>(record: T, rig: Rig, before: number | null, after: number | null): Offer<T> {
   const fit = fitOf(rig);
   const against = jointReasons(rig, fit, before, after);
   const { strike } = fit;
@@ -73,23 +73,23 @@ function judged<T>(record: T, rig: Rig, before: number | null, after: number | n
 
 const withParts = (rig: Rig, parts: readonly Part[]): Rig => ({ ...rig, parts });
 
-function judgedPart(rig: Rig, parts: readonly Part[], part: Part, index: number): PartOffer {
+function offerOfPart(rig: Rig, parts: readonly Part[], part: Part, index: number): PartOffer {
   const place = rearPlace(parts, index);
   const joins = isFront(part) ? null : place;
-  const offer = judged(part, withParts(rig, parts), joins, joins === null ? null : joins + 1);
+  const offer = offerOf(part, withParts(rig, parts), joins, joins === null ? null : joins + 1);
   return { ...offer, index };
 }
 
 /** Parts that could stand in the place of the one at `index`, best first. */
 export const swapOffers = (rig: Rig, index: number, kit: readonly Part[]): PartOffer[] =>
-  byGrade(kit.map((part) => judgedPart(rig, rig.parts.with(index, part), part, index)));
+  byGrade(kit.map((part) => offerOfPart(rig, rig.parts.with(index, part), part, index)));
 
 /** Parts that could be put in besides those there, each at the place where it fits best, best first. */
 export function addOffers(rig: Rig, kit: readonly Part[]): PartOffer[] {
   const places = rig.parts.map((_, i) => i).concat(rig.parts.length);
   const offers = kit.flatMap((part) => {
     // Toward the body before toward the lens, where both are as good.
-    const at = places.map((i) => judgedPart(rig, rig.parts.toSpliced(i, 0, part), part, i));
+    const at = places.map((i) => offerOfPart(rig, rig.parts.toSpliced(i, 0, part), part, i));
     return byGrade(at.reverse()).slice(0, 1);
   });
   return byGrade(offers);
@@ -109,7 +109,7 @@ export function lensOffers(rig: Rig, lenses: readonly Lens[]): Offer<Lens>[] {
   return byGrade(
     lenses.map((lens) => {
       const facts = fitFacts(lens);
-      const offer = known.get(facts) ?? judged(lens, { ...rig, lens }, null, 0);
+      const offer = known.get(facts) ?? offerOf(lens, { ...rig, lens }, null, 0);
       known.set(facts, offer);
       return { ...offer, record: lens };
     }),
@@ -119,9 +119,9 @@ export function lensOffers(rig: Rig, lenses: readonly Lens[]): Offer<Lens>[] {
 /** Bodies for the rig as it stands otherwise, best first. */
 export function bodyOffers(rig: Rig, bodies: readonly Body[]): Offer<Body>[] {
   const last = rearPlace(rig.parts, rig.parts.length);
-  return byGrade(bodies.map((body) => judged(body, { ...rig, body }, last, null)));
+  return byGrade(bodies.map((body) => offerOf(body, { ...rig, body }, last, null)));
 }
 
 /** How a whole chain of parts would serve between the rig's lens and body. */
-export const judgedChain = (rig: Rig, parts: readonly Part[]): Offer<readonly Part[]> =>
-  judged(parts, withParts(rig, parts), null, null);
+export const offerOfChain = (rig: Rig, parts: readonly Part[]): Offer<readonly Part[]> =>
+  offerOf(parts, withParts(rig, parts), null, null);

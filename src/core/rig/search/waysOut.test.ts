@@ -7,7 +7,7 @@ import type { Lens } from '../../kit/records/lens';
 import type { Part } from '../../kit/records/part';
 import type { RigSettings } from '../../kit/records/rigRecord';
 import type { Rig } from '../rig';
-import { applied } from './wayIdeas';
+import { applied } from './ideas/idea';
 import { waysOut } from './waysOut';
 
 describe('ways out', () => {

@@ -9,15 +9,10 @@ import { situationOf } from '../situation';
 import { isClear } from '../verdicts';
 import { fitProblemOf } from '../mechanicalFit';
 import type { Rig } from '../rig';
-import {
-  frameIdeas,
-  partIdeas,
-  ringIdeas,
-  scaleIdea,
-  type Idea,
-  type WayChange,
-  type WayKind,
-} from './wayIdeas';
+import { frameIdeas, scaleIdea } from './ideas/frameIdeas';
+import { type Idea, type WayChange, type WayKind } from './ideas/idea';
+import { partIdeas } from './ideas/partIdeas';
+import { ringIdeas } from './ideas/ringIdeas';
 import { short, signed, signedStops } from '../../words/figures';
 
 export interface WayCost {

@@ -7,7 +7,7 @@ import type { Workspace } from '@/core/kit/records/workspace';
 import { findChains, type ChainSearch } from '@/core/rig/search/chains';
 import { verdictOf } from '@/core/rig/verdicts';
 import { trainFactor } from '@/core/rig/train/train';
-import { byGrade, judgedChain, type Offer } from '@/core/rig/search/offers';
+import { byGrade, offerOfChain, type Offer } from '@/core/rig/search/offers';
 import { isMissing, resolveRig } from '@/core/rig/rig';
 import type { Part } from '@/core/kit/records/part';
 import { Choice } from '@/ui/controls/Choice';
@@ -84,7 +84,7 @@ function useChains(workspace: Workspace, record: RigRecord) {
     const rig = resolveRig(workspace, { ...record, partIds: [] });
     if (isMissing(rig)) return null;
     const search = findChains(rig.lens, rig.body, workspace.parts, rig.mounts);
-    const judged = byGrade(search.chains.map(({ parts }) => judgedChain(rig, parts)));
+    const judged = byGrade(search.chains.map(({ parts }) => offerOfChain(rig, parts)));
     const found = judged.slice(0, MOST_SHOWN).map((offer): FoundChain => ({
       ...offer,
       ids: offer.record.map((p) => p.id),

@@ -10,7 +10,7 @@ import {
 } from 'recharts';
 import styled from 'styled-components';
 import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import type { FrontCost } from '@/core/choose/front';
+import type { TradeOffCost } from '@/core/choose/tradeOffs';
 import { lightWords, viewWords } from '@/core/choose/words';
 import { fixed } from '@/core/words/figures';
 import { wholeName, type Namer } from './names';
@@ -40,7 +40,7 @@ interface Point {
 }
 
 /** A dot for each place of the chart, however many stand there. */
-function pointsOf(candidates: readonly Candidate[], cost: FrontCost): Point[] {
+function pointsOf(candidates: readonly Candidate[], cost: TradeOffCost): Point[] {
   const places = new Map<string, Point>();
   for (const candidate of candidates) {
     const { tStop } = candidate;
@@ -53,10 +53,10 @@ function pointsOf(candidates: readonly Candidate[], cost: FrontCost): Point[] {
   return [...places.values()];
 }
 
-interface FrontChartProps {
+interface TradeOffChartProps {
   passing: readonly Candidate[];
-  front: readonly Candidate[];
-  cost: FrontCost;
+  best: readonly Candidate[];
+  cost: TradeOffCost;
   nameOf: Namer;
   onChoose: (candidate: Candidate) => void;
 }
@@ -75,10 +75,16 @@ function lightDigits(points: readonly Point[]): number {
 }
 
 /** Light against mass or price: what nothing beats glows, all else is quiet. */
-export default function FrontChart({ passing, front, cost, nameOf, onChoose }: FrontChartProps) {
-  const best = new Set(front.map(candidateKey));
-  const others = passing.filter((c) => !best.has(candidateKey(c)));
-  const [quiet, glowing] = [pointsOf(others, cost), pointsOf(front, cost)];
+export default function TradeOffChart({
+  passing,
+  best,
+  cost,
+  nameOf,
+  onChoose,
+}: TradeOffChartProps) {
+  const bestKeys = new Set(best.map(candidateKey));
+  const others = passing.filter((c) => !bestKeys.has(candidateKey(c)));
+  const [quiet, glowing] = [pointsOf(others, cost), pointsOf(best, cost)];
   const digits = lightDigits([...quiet, ...glowing]);
   const choose = (point: unknown) => {
     const { payload } = point as { payload?: Point };
@@ -87,7 +93,7 @@ export default function FrontChart({ passing, front, cost, nameOf, onChoose }: F
   return (
     <Place
       role="img"
-      aria-label={`Light against ${cost === 'massG' ? 'mass' : 'price'}: ${front.length} rigs that no other beats, of ${passing.length}.`}
+      aria-label={`Light against ${cost === 'massG' ? 'mass' : 'price'}: ${best.length} rigs that no other beats, of ${passing.length}.`}
     >
       <ResponsiveContainer width="100%" height="100%">
         <ScatterChart

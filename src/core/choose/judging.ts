@@ -160,7 +160,7 @@ const isHopeless = (fails: readonly Fail[]): boolean =>
   fails.length > 1 || fails.some((f) => f.away === Infinity);
 
 /** One way to deliver, judged. */
-function judgedWith(
+function deliveredAs(
   combination: Combination,
   job: Job,
   delivered: Delivered,
@@ -249,7 +249,7 @@ function isBetter(a: Candidate, b: Candidate): boolean {
 }
 
 /** The combination as it serves the job best, by whichever crop of the body. */
-export function judged(combination: Combination, job: Job, kit: Kit): Candidate {
+export function candidateOf(combination: Combination, job: Job, kit: Kit): Candidate {
   const { pair, standing, body, mode } = combination;
   const unknowns: Unknown[] = [];
   const already = standingFails(standing, body, job, unknowns);
@@ -260,7 +260,7 @@ export function judged(combination: Combination, job: Job, kit: Kit): Candidate 
   let best: Candidate | null = null;
   for (const crop of cropsOf(mode, job)) {
     const way = deliveredWith(combination, job, kit, crop);
-    const next = judgedWith(combination, job, way, already, unknowns);
+    const next = deliveredAs(combination, job, way, already, unknowns);
     if (best === null || isBetter(next, best)) best = next;
     // The whole read-out, or the least crop, that serves all there is to serve is enough.
     if (best.fails.length === 0 && best.share >= WHOLE_SHARE) break;

@@ -1,0 +1,101 @@
+/** Ways out by turning one ring. */
+import { isZoom, openFNumberAt } from '../../../kit/records/lens';
+import type { RigSettings } from '../../../kit/records/rigRecord';
+import { whereBeginning } from '../../../maths/rootFinding';
+import { fWords, fixed, mm } from '../../../words/figures';
+import { turned, type Rig } from '../../rig';
+import { isClear } from '../../verdicts';
+import { towards, type Idea, type WayKind } from './idea';
+
+const STEPS = 16;
+const HALVINGS = 11;
+
+/**
+ * The nearest place to `from` on a ring, going `way` (+1 or -1), where the rig becomes Clear: the exact
+ * border, found by halving. Null where there is none.
+ */
+function nearestClear(from: number, way: 1 | -1, rigAt: (place: number) => Rig): number | null {
+  let last = from;
+  for (let i = 1; i <= STEPS; i += 1) {
+    const place = from + (way * i) / STEPS;
+    const end = Math.min(1, Math.max(0, place));
+    if (end === last) return null;
+    if (isClear(rigAt(end))) {
+      return whereBeginning((at) => isClear(rigAt(at)), last, end, HALVINGS);
+    }
+    last = end;
+  }
+  return null;
+}
+
+interface LogRing {
+  kind: WayKind;
+  min: number;
+  max: number;
+  value: number;
+  setting: (value: number) => Partial<RigSettings>;
+  words: (value: number, way: 1 | -1) => string;
+}
+
+function ringsOf({ lens, settings }: Rig): LogRing[] {
+  const open = openFNumberAt(lens, settings.focalMm);
+  const far = Math.max(lens.closestFocusM * 200, 50);
+  const rings: LogRing[] = [
+    {
+      kind: 'aperture',
+      min: open,
+      max: Math.max(open, lens.closedFNumber),
+      value: settings.fNumber,
+      setting: (fNumber) => ({ fNumber }),
+      words: (v, way) =>
+        way > 0 ? `Stop down to ${fWords(v, 1)} or more` : `Open up to ${fWords(v, 1)} or wider`,
+    },
+    {
+      kind: 'focus',
+      min: lens.closestFocusM,
+      max: far,
+      value: Math.min(settings.focusM ?? far, far),
+      setting: (focusM) => ({ focusM: focusM >= far * 0.999 ? null : focusM }),
+      words: (v, way) => `Focus at ${fixed(v, 2)} m or ${way > 0 ? 'farther' : 'closer'}`,
+    },
+  ];
+  if (isZoom(lens)) {
+    rings.unshift({
+      kind: 'zoom',
+      min: lens.focalMinMm,
+      max: lens.focalMaxMm,
+      value: settings.focalMm,
+      setting: (focalMm) => ({ focalMm }),
+      words: (v, way) => `Zoom to ${mm(v)} or ${way > 0 ? 'longer' : 'wider'}`,
+    });
+  }
+  return rings;
+}
+
+/** Turning one ring to the nearest place where the corners are Clear, either way. */
+export function ringIdeas(rig: Rig, only?: readonly WayKind[]): Idea[] {
+  const rings = ringsOf(rig).filter((ring) => !only || only.includes(ring.kind));
+  return rings.flatMap((ring): Idea[] => {
+    const span = Math.log(ring.max / ring.min);
+    if (span < 1e-6) return [];
+    const valueAt = (place: number) => ring.min * Math.exp(place * span);
+    const rigAt = (place: number) => turned(rig, ring.setting(valueAt(place)));
+    const from = Math.min(1, Math.max(0, Math.log(ring.value / ring.min) / span));
+    return ([1, -1] as const).flatMap((way): Idea[] => {
+      const place = nearestClear(from, way, rigAt);
+      if (place === null) return [];
+      const limit = valueAt(place);
+      const rounded = Math.min(ring.max, Math.max(ring.min, towards(limit, way, 2)));
+      const settings = ring.setting(rounded);
+      return [
+        {
+          kind: ring.kind,
+          words: ring.words(rounded, way),
+          limit,
+          change: { settings },
+          rig: turned(rig, settings),
+        },
+      ];
+    });
+  });
+}
