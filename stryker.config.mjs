@@ -1,17 +1,9 @@
 /**
- * npm run mutants: does anything notice when the core is changed? Reports are kept out of the repository.
- * MUTATE=src/core/optics narrows it to some folders, with commas between.
+ * npm run mutants: does anything notice when core or store are changed? Reports are kept out of the repository.
+ * MUTATE=src/core/optics narrows it to some folders, with commas between; SAMPLE=40 takes so many lines of each
+ * folder, drawn by SEED. Measuring is always taken by sample: its tests fit whole frames.
  */
-const FOLDERS = [
-  'src/core/optics',
-  'src/core/halo',
-  'src/core/frame',
-  'src/core/rig',
-  'src/core/kit/checks',
-  'src/core/choose',
-  'src/core/sweep',
-];
-const chosen = process.env.MUTATE?.split(',') ?? FOLDERS;
+import { samples } from './scripts/mutants/samples.mjs';
 
 export default {
   testRunner: 'vitest',
@@ -22,11 +14,7 @@ export default {
   // take the whole suite, and outside checks compare those tables anyway.
   ignoreStatic: true,
   concurrency: 2,
-  mutate: [
-    ...chosen.map((path) => (path.endsWith('.ts') ? path : `${path}/**/*.ts`)),
-    '!src/**/*.test.ts',
-    '!src/core/kit/checks/generated/**',
-  ],
+  mutate: samples(process.env),
   mutator: {
     excludedMutations: [
       // Words are read by people; a test that pins each of them would only repeat them.

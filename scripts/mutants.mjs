@@ -1,15 +1,28 @@
 /**
- * npm run mutants: changes the core in thousands of small ways and counts how many of them the tests notice.
- * What was tried before and has not changed since is not tried again. MUTATE=src/core/optics narrows it.
+ * npm run mutants: changes core and store in thousands of small ways and counts how many of them the tests notice.
+ * What was tried before and has not changed since is not tried again. MUTATE=src/core/optics narrows it, SAMPLE=40
+ * takes so many lines of each folder.
  */
 import { existsSync, readFileSync } from 'node:fs';
 import { readyDebian, readyPackages } from './lib/ready.mjs';
 import { bin, run } from './lib/run.mjs';
 
 const REPORT = 'node_modules/.cache/wandering-halo-mutants/report.json';
-const LEAST = 80;
-/** Folders whose arithmetic everything else stands on. */
-const LEAST_OF = { 'src/core/optics': 85, 'src/core/halo': 85, 'src/core/frame': 85 };
+/** At least so many of a hundred are noticed in every folder. */
+const LEAST = 85;
+/** In those that answer what people ask, more. */
+const LEAST_HERE = 90;
+const ANSWERS = [
+  'optics',
+  'halo',
+  'frame',
+  'converters',
+  'framing',
+  'choose',
+  'sweep',
+  'card',
+  'exchange',
+].map((name) => `src/core/${name}`);
 
 await readyPackages();
 await readyDebian();
@@ -35,7 +48,10 @@ const textAt = (source, { start, end }) => {
 const folders = new Map();
 const unnamed = [];
 for (const [path, { source, mutants }] of Object.entries(files)) {
-  const folder = path.split('/').slice(0, 3).join('/');
+  const folder = path
+    .split('/')
+    .slice(0, path.startsWith('src/core/') ? 3 : 2)
+    .join('/');
   const count = folders.get(folder) ?? { noticed: 0, all: 0, excused: 0 };
   folders.set(folder, count);
   for (const { status, location, replacement, mutatorName } of mutants) {
@@ -58,15 +74,15 @@ let [noticed, all] = [0, 0];
 for (const [folder, count] of folders) {
   noticed += count.noticed;
   all += count.all;
-  const score = (100 * count.noticed) / count.all;
-  const least = LEAST_OF[folder] ?? 0;
+  // What survives and does not matter is named, and counts on neither side.
+  const score = (100 * count.noticed) / Math.max(1, count.all - count.excused);
+  const least = ANSWERS.includes(folder) ? LEAST_HERE : LEAST;
   if (score < least) isMet = false;
   const excused = count.excused > 0 ? `, ${count.excused} named in survivors.json` : '';
-  const wanted = least > 0 ? `, at least ${least} %` : '';
   console.log(
-    `${score.toFixed(1).padStart(5)} %  ${folder} (${count.noticed} of ${count.all}${excused}${wanted})`,
+    `${score.toFixed(1).padStart(5)} %  ${folder} (${count.noticed} of ${count.all}${excused}, at least ${least} %)`,
   );
 }
-const whole = (100 * noticed) / all;
-console.log(`${whole.toFixed(1).padStart(5)} %  altogether, at least ${LEAST} %`);
-process.exitCode = isMet && whole >= LEAST ? 0 : 1;
+const whole = (100 * noticed) / Math.max(1, all);
+console.log(`${whole.toFixed(1).padStart(5)} %  altogether`);
+process.exitCode = isMet ? 0 : 1;
