@@ -2,6 +2,7 @@
  * The house, from the ground up. A folder may use those named beside it and nothing else of ours; whatever
  * it names stands above it in this list, so that arrows run downward only. See CONTRIBUTING.md.
  */
+const GROUND = ['core/maths', 'core/optics', 'core/words'];
 const KIT = [
   'core/kit/records',
   'core/kit/fields',
@@ -9,59 +10,56 @@ const KIT = [
   'core/kit',
   'core/kit/starter',
 ];
-const GROUND = ['core/maths', 'core/optics', 'core/words'];
-const RIG = ['core/rig', 'core/rig/report', 'core/rig/readings', 'core/rig/search'];
+const HALO = ['core/halo', 'core/frame'];
+const RIG = [
+  'core/rig/train',
+  'core/rig',
+  'core/rig/report',
+  'core/rig/readings',
+  'core/rig/search',
+];
 const MEASURE = ['core/measure/file', 'core/measure/light', 'core/measure/fit', 'core/measure'];
+const CARD = ['core/card', 'core/card/paper'];
+const EXCHANGE = ['json', 'csv', 'lensfun', 'framing-list', 'links'].map(
+  (format) => `core/exchange/${format}`,
+);
 const CORE = [
   ...GROUND,
   ...KIT,
-  'core/halo',
-  'core/frame',
+  ...HALO,
   ...RIG,
   'core/sweep',
   'core/choose',
   'core/converters',
   'core/framing',
   'core/guides',
-  'core/card',
+  ...CARD,
   ...MEASURE,
   'core/bench-camera',
   'core/correction',
-  'core/exchange',
+  ...EXCHANGE,
   'core/demo',
 ];
+
+/** Folders of one list, each with what all of them may use and those of the list before it. */
+const upward = (folders, mayUse) =>
+  folders.map((name, i) => [name, [...mayUse, ...folders.slice(0, i)]]);
+const BELOW_RIG = [...GROUND, ...KIT, ...HALO];
+const BELOW_ROOMS = [...BELOW_RIG, ...RIG];
 
 const HOUSE = [
   ['core/maths', []],
   ['core/optics', ['core/maths']],
   ['core/words', ['core/maths', 'core/optics']],
-
-  ['core/kit/records', GROUND],
-  ['core/kit/fields', [...GROUND, 'core/kit/records']],
-  ['core/kit/checks', [...GROUND, 'core/kit/records', 'core/kit/fields']],
-  ['core/kit', [...GROUND, 'core/kit/records', 'core/kit/fields', 'core/kit/checks']],
-  ['core/kit/starter', [...GROUND, 'core/kit/records', 'core/kit/fields', 'core/kit']],
-
-  ['core/halo', [...GROUND, ...KIT]],
-  ['core/frame', [...GROUND, ...KIT, 'core/halo']],
-
-  ['core/rig', [...GROUND, ...KIT, 'core/halo', 'core/frame']],
-  ['core/rig/report', [...GROUND, ...KIT, 'core/halo', 'core/frame', 'core/rig']],
-  [
-    'core/rig/readings',
-    [...GROUND, ...KIT, 'core/halo', 'core/frame', 'core/rig', 'core/rig/report'],
-  ],
-  [
-    'core/rig/search',
-    [...GROUND, ...KIT, 'core/halo', 'core/frame', 'core/rig', 'core/rig/report'],
-  ],
-  ['core/sweep', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
-  ['core/choose', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
-
-  ['core/converters', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
-  ['core/framing', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
-  ['core/guides', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG]],
-  ['core/card', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, 'core/sweep']],
+  ...upward(KIT, GROUND),
+  ...upward(HALO, [...GROUND, ...KIT]),
+  ...upward(RIG, BELOW_RIG),
+  ['core/sweep', BELOW_ROOMS],
+  ['core/choose', [...BELOW_ROOMS, 'core/sweep']],
+  ['core/converters', [...BELOW_ROOMS, 'core/sweep']],
+  ['core/framing', BELOW_ROOMS],
+  ['core/guides', BELOW_ROOMS],
+  ...upward(CARD, [...BELOW_ROOMS, 'core/sweep']),
 
   // Measuring knows no rig and not the camera it is tried on.
   ['core/measure/file', GROUND],
@@ -73,22 +71,8 @@ const HOUSE = [
   ],
   // The simulated camera shares no formula with the fit or the halo: it can try them.
   ['core/bench-camera', [...GROUND, ...KIT, 'core/measure/file']],
-  ['core/correction', [...GROUND, ...KIT, 'core/halo', 'core/frame', ...RIG, ...MEASURE]],
-
-  [
-    'core/exchange',
-    [
-      ...GROUND,
-      ...KIT,
-      'core/halo',
-      'core/frame',
-      ...RIG,
-      'core/sweep',
-      'core/framing',
-      'core/guides',
-      'core/card',
-    ],
-  ],
+  ['core/correction', [...BELOW_ROOMS, ...MEASURE]],
+  ...upward(EXCHANGE, [...BELOW_ROOMS, 'core/sweep', 'core/framing', 'core/guides', ...CARD]),
   // The demo is data.
   ['core/demo', [...GROUND, ...KIT]],
 
@@ -109,9 +93,11 @@ const HOUSE = [
 
 const PATHS = new Map(
   HOUSE.map(([name]) => {
-    // A folder with others of the list inside it stands for its own files alone.
-    const hasInner = HOUSE.some(([other]) => other.startsWith(`${name}/`));
-    return [name, hasInner ? `^src/${name}/[^/]+$` : `^src/${name}/`];
+    // Folders inside it that the list does not name are rooms of its own.
+    const inner = HOUSE.flatMap(([other]) =>
+      other.startsWith(`${name}/`) ? [other.slice(name.length + 1).split('/')[0]] : [],
+    );
+    return [name, inner.length > 0 ? `^src/${name}/(?!(${inner.join('|')})/)` : `^src/${name}/`];
   }),
 );
 const OURS = '^(src|app|tests|scripts)/';
@@ -145,6 +131,13 @@ module.exports = {
       from: { path: '^src/', pathNot: [...PATHS.values()].join('|') },
       to: {},
     },
+    ...CORE.map((name) => ({
+      name: `${name.replaceAll('/', '-')}-has-one-face`,
+      severity: 'error',
+      comment: `others may use of src/${name} what its index names; generated files stand for themselves`,
+      from: { path: '^(src|app)/', pathNot: PATHS.get(name) },
+      to: { path: PATHS.get(name), pathNot: `^src/${name}/(index\\.ts$|generated/)` },
+    })),
     {
       name: 'core-has-no-interface',
       severity: 'error',
@@ -162,7 +155,7 @@ module.exports = {
       severity: 'error',
       comment: 'app opens rooms, answers by api, and dresses the page',
       from: { path: '^app/' },
-      to: { path: '^src/', pathNot: '^src/(rooms|shell|ui|api)/|^src/core/kit/records/' },
+      to: { path: '^src/', pathNot: '^src/(rooms|shell|ui|api)/|^src/core/kit/records/index' },
     },
   ],
   options: {

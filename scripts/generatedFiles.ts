@@ -2,13 +2,17 @@
 import { createHash } from 'node:crypto';
 import Ajv from 'ajv';
 import standaloneCode from 'ajv/dist/standalone';
-import { tideMill } from '../src/core/demo/tideMill';
-import { writeWorkspace } from '../src/core/exchange/json/workspaceJson';
-import type { TObject } from '../src/core/kit/records/schema';
-import { framingFileSchema } from '../src/core/kit/records/framingFile';
-import { lensFileSchema } from '../src/core/kit/records/lensFile';
-import { rigFileSchema } from '../src/core/kit/records/rigFile';
-import { DEFINITIONS, TABLE_NAMES, workspaceSchema } from '../src/core/kit/records/workspace';
+import { tideMill } from '../src/core/demo';
+import { writeWorkspace } from '../src/core/exchange/json';
+import {
+  type TObject,
+  framingFileSchema,
+  lensFileSchema,
+  rigFileSchema,
+  DEFINITIONS,
+  TABLE_NAMES,
+  workspaceSchema,
+} from '../src/core/kit/records';
 
 const WORKSPACE_ID = 'workspace';
 

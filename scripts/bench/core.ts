@@ -1,17 +1,19 @@
 /** How fast the core answers, on one core. Bundled and run by npm run bench. */
-import { choose } from '../../src/core/choose/choose';
-import { keep, nothingKept } from '../../src/core/choose/ranking';
-import { tideMill } from '../../src/core/demo/tideMill';
-import { jobOf } from '../../src/core/kit/records/job';
-import { openFNumberAt } from '../../src/core/kit/records/lens';
-import { evaluate } from '../../src/core/rig/report/evaluate';
-import { lightAt } from '../../src/core/halo/rims';
-import { situationOf } from '../../src/core/rig/situation';
-import { verdictOf } from '../../src/core/rig/verdicts';
-import { isMissing, resolveRig, turned, type Rig } from '../../src/core/rig/rig';
-import { apertureSteps, focalSteps } from '../../src/core/sweep/axes';
-import { sweep } from '../../src/core/sweep/sweep';
-import { waysOut } from '../../src/core/rig/search/waysOut';
+import { choose, keep, nothingKept } from '../../src/core/choose';
+import { tideMill } from '../../src/core/demo';
+import { jobOf, openFNumberAt } from '../../src/core/kit/records';
+import { evaluate } from '../../src/core/rig/report';
+import { lightAt } from '../../src/core/halo';
+import {
+  situationOf,
+  verdictOf,
+  isMissing,
+  resolveRig,
+  turned,
+  type Rig,
+} from '../../src/core/rig';
+import { apertureSteps, focalSteps, sweep } from '../../src/core/sweep';
+import { waysOut } from '../../src/core/rig/search';
 import { repeatedDemo } from './repeatedDemo';
 
 const demoRigs = tideMill.rigs.flatMap((record) => {

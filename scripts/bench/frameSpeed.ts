@@ -1,6 +1,6 @@
 /** A frame of 24 MP: how long its analysis takes against its decoding, and the memory of both. */
-import { measureFrame } from '../../src/core/measure/measureFrame';
-import { medianOf } from '../../src/core/maths/median';
+import { measureFrame } from '../../src/core/measure';
+import { medianOf } from '../../src/core/maths';
 import { decodePicture } from '../../src/node/picture';
 import { F_NUMBER, sensor, wallJpeg } from './wallFrame';
 

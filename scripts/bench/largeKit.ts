@@ -1,7 +1,7 @@
 /** Prints a workspace as a rental house has it: 3,000 lenses, 150 bodies, 320 parts, 2,000 log entries. */
-import { tideMill } from '../../src/core/demo/tideMill';
-import { writeWorkspace } from '../../src/core/exchange/json/workspaceJson';
-import { measurementExample } from '../../src/core/kit/records/measurement';
+import { tideMill } from '../../src/core/demo';
+import { writeWorkspace } from '../../src/core/exchange/json';
+import { measurementExample } from '../../src/core/kit/records';
 
 interface Named {
   id: string;

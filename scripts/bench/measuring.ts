@@ -4,9 +4,9 @@
  */
 import cvModule from '@techstark/opencv-js';
 import sharp from 'sharp';
-import { measureFrame } from '../../src/core/measure/measureFrame';
-import type { PixelImage } from '../../src/core/measure/file/pixels';
-import { medianOf } from '../../src/core/maths/median';
+import { measureFrame } from '../../src/core/measure';
+import type { PixelImage } from '../../src/core/measure/file';
+import { medianOf } from '../../src/core/maths';
 import { drawFrame, HELD_OUT, onFullFrame, type DrawnFrame } from '../../tests/support/frames';
 import { summaryOf, type Trial } from '../../tests/support/trials';
 

@@ -1,6 +1,6 @@
 /** A kit that is as large as one likes. */
-import { tideMill } from '../../src/core/demo/tideMill';
-import type { Workspace } from '../../src/core/kit/records/workspace';
+import { tideMill } from '../../src/core/demo';
+import type { Workspace } from '../../src/core/kit/records';
 
 /** The demo's kit, repeated until it has at least so many combinations. */
 export function repeatedDemo(times: number): Workspace {

@@ -3,25 +3,29 @@
  * anything was tuned on, are measured on simulated frames or told by a published figure; then half light and
  * verdict are foretold at other apertures, close up and behind converters, and held against the rays.
  */
-import { expose } from '../../src/core/bench-camera/expose';
 import {
+  expose,
   lightMap,
   trueRadii,
   type Converter,
   type LightMap,
   type RayLens,
-} from '../../src/core/bench-camera/rays';
-import { lensExample, lensOf, type Lens } from '../../src/core/kit/records/lens';
-import type { HaloSample } from '../../src/core/kit/records/haloSample';
-import { measureFrame } from '../../src/core/measure/measureFrame';
-import { sampleOf, type SampleFrame } from '../../src/core/measure/toSample';
-import { mountOf } from '../../src/core/kit/records/mount';
-import { partOf, type Part } from '../../src/core/kit/records/part';
-import type { RigSettings } from '../../src/core/kit/records/rigRecord';
-import { randomOf, type Random } from '../../src/core/maths/random';
-import { diagonalMm, FULL_FRAME } from '../../src/core/optics/formats';
-import { evaluate } from '../../src/core/rig/report/evaluate';
-import type { Rig } from '../../src/core/rig/rig';
+} from '../../src/core/bench-camera';
+import {
+  lensExample,
+  lensOf,
+  type Lens,
+  type HaloSample,
+  mountOf,
+  partOf,
+  type Part,
+  type RigSettings,
+} from '../../src/core/kit/records';
+import { measureFrame, sampleOf, type SampleFrame } from '../../src/core/measure';
+import { randomOf, type Random } from '../../src/core/maths';
+import { diagonalMm, FULL_FRAME } from '../../src/core/optics';
+import { evaluate } from '../../src/core/rig/report';
+import type { Rig } from '../../src/core/rig';
 import { exposureOf, type DrawnRig } from '../../tests/support/frames';
 import { drawOtherLens } from '../../tests/support/otherLenses';
 import { plainRig } from '../../tests/support/plainRig';

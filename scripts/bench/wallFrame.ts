@@ -1,7 +1,7 @@
 /** A frame of 24 MP as the simulated camera takes it: a colour JPEG. */
 import sharp from 'sharp';
-import { expose } from '../../src/core/bench-camera/expose';
-import { randomOf } from '../../src/core/maths/random';
+import { expose } from '../../src/core/bench-camera';
+import { randomOf } from '../../src/core/maths';
 import { drawRig, exposureOf, HELD_OUT, mapOf } from '../../tests/support/frames';
 
 export const F_NUMBER = 8;

@@ -1,5 +1,5 @@
 /** How long each reader takes over damaged input at most: nothing that small may keep anyone waiting for a second. */
-import { randomOf } from '../../src/core/maths/random';
+import { randomOf } from '../../src/core/maths';
 import { TRIALS } from '../../tests/campaign/readers';
 import { CAMPAIGN_SEED } from '../../tests/campaign/size';
 

@@ -5,8 +5,7 @@
  */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readLensfun } from '../../src/core/exchange/lensfun/lensfun';
-import { calibratedStops } from '../../src/core/exchange/lensfun/lensfunRecords';
+import { readLensfun, calibratedStops } from '../../src/core/exchange/lensfun';
 
 const FOLDER = '/usr/share/lensfun/version_1';
 

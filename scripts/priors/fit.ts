@@ -4,9 +4,8 @@
  * linearised about its own likeliest figures (after Lindstrom and Bates, Biometrics 46, 1990), then the
  * levels set so that the corner is darker than expected as often as lighter, wide open and at f/8.
  */
-import { falloffScatter } from '../../src/core/halo/priors';
-import { solveNormal } from '../../src/core/maths/leastSquares';
-import { medianOf } from '../../src/core/maths/median';
+import { falloffScatter } from '../../src/core/halo';
+import { solveNormal, medianOf } from '../../src/core/maths';
 import { READ_AT, type NativeFalloff } from './database';
 import { apertureOf, cornerOf, forecast, HELD, heldShare, type Which } from './forecast';
 import {

@@ -1,5 +1,5 @@
 /** What is foretold of the corner of a lens, and what was calibrated there. */
-import { randomOf } from '../../src/core/maths/random';
+import { randomOf } from '../../src/core/maths';
 import type { NativeFalloff } from './database';
 import {
   expectedFigures,

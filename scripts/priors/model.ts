@@ -6,9 +6,10 @@ import {
   priorFeatures,
   usualEdge,
   type LensKind,
-} from '../../src/core/halo/priors';
-import { darknessStops, lightAt } from '../../src/core/halo/rims';
-import { diagonalMm, FULL_FRAME } from '../../src/core/optics/formats';
+  darknessStops,
+  lightAt,
+} from '../../src/core/halo';
+import { diagonalMm, FULL_FRAME } from '../../src/core/optics';
 import type { NativeFalloff } from './database';
 
 export const FIGURES = ['edge', 'softness', 'exitPupil'] as const;

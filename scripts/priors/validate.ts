@@ -1,5 +1,5 @@
 /** Whether the estimate holds for lenses it was not fitted to: every lens in turn is left out of the fit, a fold at a time. */
-import { medianOf } from '../../src/core/maths/median';
+import { medianOf } from '../../src/core/maths';
 import type { NativeFalloff } from './database';
 import { fitPriors } from './fit';
 import { DRAWS, forecast, heldShare, type Forecast } from './forecast';

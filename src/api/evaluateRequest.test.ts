@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../tests/support/demo';
-import { rigFileOf } from '@/core/exchange/json/rigJson';
-import { evaluate } from '@/core/rig/report/evaluate';
+import { rigFileOf } from '@/core/exchange/json';
+import { evaluate } from '@/core/rig/report';
 import { answerEvaluate } from './evaluateRequest';
 import { onlyPost } from './requests';
 

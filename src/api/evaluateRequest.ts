@@ -1,7 +1,6 @@
 /** The answer to POST /api/evaluate: a rig file in, the report out, the same as on screen. */
-import { parseJson } from '@/core/exchange/json/json';
-import { rigOfFile } from '@/core/exchange/json/rigJson';
-import { evaluate } from '@/core/rig/report/evaluate';
+import { parseJson, rigOfFile } from '@/core/exchange/json';
+import { evaluate } from '@/core/rig/report';
 import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';
 

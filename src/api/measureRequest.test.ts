@@ -1,10 +1,8 @@
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { drawRig, exposureOf, mapOf, SHOT } from '../../tests/support/frames';
-import { pngFile } from '@/core/bench-camera/encode';
-import { expose } from '@/core/bench-camera/expose';
-import { trueRadii } from '@/core/bench-camera/rays';
-import { randomOf } from '@/core/maths/random';
+import { pngFile, expose, trueRadii } from '@/core/bench-camera';
+import { randomOf } from '@/core/maths';
 import { answerMeasure } from './measureRequest';
 
 const rig = { ...drawRig(randomOf(21), 0.75, 0.8), sensor: { widthMm: 36, heightMm: 24 } };

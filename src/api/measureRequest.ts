@@ -1,6 +1,6 @@
 /** The answer to POST /api/measure: one frame's file in, its measurement out. */
-import type { FileOptions } from '@/core/measure/measureFile';
-import { parseFrame } from '@/core/optics/formats';
+import type { FileOptions } from '@/core/measure';
+import { parseFrame } from '@/core/optics';
 import { measureThread } from '@/node/thread';
 import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';

@@ -1,5 +1,5 @@
 /** What the API's answers have alike. */
-import type { Problem } from '@/core/words/problem';
+import type { Problem } from '@/core/words';
 
 export const refuse = (
   status: number,

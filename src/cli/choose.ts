@@ -1,15 +1,17 @@
 /** halo choose: which rigs of a workspace can do a job, the best first. */
-import { choose } from '@/core/choose/choose';
-import type { Candidate } from '@/core/choose/candidate';
-import { passes } from '@/core/choose/candidate';
-import { coveragePlan } from '@/core/choose/plan';
-import { keep, nothingKept, together } from '@/core/choose/ranking';
-import { reasonOf, viewWords } from '@/core/choose/words';
-import { readWorkspace } from '@/core/exchange/json/workspaceJson';
-import { fullName } from '@/core/kit/records/body';
-import { AVAILABILITY } from '@/core/kit/records/common';
-import { jobOf, type Job } from '@/core/kit/records/job';
-import type { Workspace } from '@/core/kit/records/workspace';
+import {
+  choose,
+  type Candidate,
+  passes,
+  coveragePlan,
+  keep,
+  nothingKept,
+  together,
+  reasonOf,
+  viewWords,
+} from '@/core/choose';
+import { readWorkspace } from '@/core/exchange/json';
+import { fullName, AVAILABILITY, jobOf, type Job, type Workspace } from '@/core/kit/records';
 import {
   badInput,
   numberFrom,

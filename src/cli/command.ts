@@ -1,7 +1,7 @@
 /** What a subcommand is, and how its arguments are read. */
 import { parseArgs, type ParseArgsConfig } from 'node:util';
-import { problemText, type Problem } from '@/core/words/problem';
-import { parseFrame, type FrameSize } from '@/core/optics/formats';
+import { problemText, type Problem } from '@/core/words';
+import { parseFrame, type FrameSize } from '@/core/optics';
 
 /** Exit codes: 0 answered, 2 bad input, 3 cannot answer. */
 const BAD_INPUT = 2;

@@ -1,10 +1,14 @@
 /** halo convert: what factors do to focal length, f-number and light. */
-import { printsAs } from '@/core/optics/apertures';
-import { equivalents } from '@/core/optics/crop';
-import { FULL_FRAME } from '@/core/optics/formats';
-import { customaryStopsTogether, isoFactor, lightStopsOfFactor } from '@/core/optics/stops';
+import {
+  printsAs,
+  equivalents,
+  FULL_FRAME,
+  customaryStopsTogether,
+  isoFactor,
+  lightStopsOfFactor,
+} from '@/core/optics';
 import { frameFrom, numberFrom, readArgs, requiredNumber, type Command } from './command';
-import { fWords, fixed, mm, signedStops, times } from '@/core/words/figures';
+import { fWords, fixed, mm, signedStops, times } from '@/core/words';
 
 const usage =
   'halo convert --focal 500 --fnumber 4 --factor 1.4 [--factor ...] [--frame 36x24] [--json]';

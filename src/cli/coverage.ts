@@ -1,8 +1,7 @@
 /** halo coverage: a halo given by its rims over a frame. */
-import { limitStops, DEFAULT_JUDGEMENT } from '@/core/kit/records/judgement';
-import { circleCoverage, coverage, judge } from '@/core/frame/coverage';
-import { NO_TRAVEL, scaleUp, type Travel } from '@/core/frame/geometry';
-import type { Halo, Rim } from '@/core/halo/rims';
+import { limitStops, DEFAULT_JUDGEMENT } from '@/core/kit/records';
+import { circleCoverage, coverage, judge, NO_TRAVEL, scaleUp, type Travel } from '@/core/frame';
+import type { Halo, Rim } from '@/core/halo';
 import {
   badInput,
   frameFrom,
@@ -12,8 +11,7 @@ import {
   requiredNumber,
   type Command,
 } from './command';
-import { mm, percent, sizeMm, times } from '@/core/words/figures';
-import { cornerWords, darknessWords } from '@/core/words/corners';
+import { mm, percent, sizeMm, times, cornerWords, darknessWords } from '@/core/words';
 
 const usage =
   'halo coverage --frame 36x24 --edge-radius 20 --softness 4 [--rear-edge-radius R --rear-softness W] ' +

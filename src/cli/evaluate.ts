@@ -1,6 +1,6 @@
 /** halo evaluate: the report on a rig file or a rig of a workspace file. */
-import { evaluate, type Report } from '@/core/rig/report/evaluate';
-import { waysOut, type Way } from '@/core/rig/search/waysOut';
+import { evaluate, type Report } from '@/core/rig/report';
+import { waysOut, type Way } from '@/core/rig/search';
 import { readArgs, type Command } from './command';
 import { rigFrom } from './rigInput';
 import {
@@ -12,9 +12,10 @@ import {
   signedStops,
   sizeMm,
   times,
-} from '@/core/words/figures';
-import { cornerWords, darknessWords } from '@/core/words/corners';
-import { riskWords } from '@/core/words/risk';
+  cornerWords,
+  darknessWords,
+  riskWords,
+} from '@/core/words';
 
 const usage = 'halo evaluate RIG.json | WORKSPACE.json#rig-id | - [--json]';
 

@@ -1,6 +1,6 @@
 /** Text from a file or from standard input. */
 import { readFile, stat } from 'node:fs/promises';
-import { checkSize } from '@/core/exchange/json/json';
+import { checkSize } from '@/core/exchange/json';
 import { badInput, refused } from './command';
 
 /** Reads `file` as text; "-" is standard input. */

@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../tests/support/demo';
-import { rigFileOf } from '@/core/exchange/json/rigJson';
-import { evaluate } from '@/core/rig/report/evaluate';
+import { rigFileOf } from '@/core/exchange/json';
+import { evaluate } from '@/core/rig/report';
 import { main } from './main';
 
 async function halo(...args: string[]): Promise<{ code: number; out: string; err: string }> {

@@ -3,10 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { drawRig, exposureOf, mapOf, SHOT } from '../../tests/support/frames';
-import { pngFile } from '@/core/bench-camera/encode';
-import { expose } from '@/core/bench-camera/expose';
-import { trueRadii } from '@/core/bench-camera/rays';
-import { randomOf } from '@/core/maths/random';
+import { pngFile, expose, trueRadii } from '@/core/bench-camera';
+import { randomOf } from '@/core/maths';
 import { main } from './main';
 
 async function halo(...args: string[]): Promise<{ code: number; out: string; err: string }> {

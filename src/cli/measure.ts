@@ -1,11 +1,17 @@
 /** halo measure: the halo in test frames, file by file. */
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { tooLarge } from '@/core/measure/file/decode';
-import { fail, type Problem, type Result } from '@/core/words/problem';
-import { WARNING_WORDS } from '@/core/measure/judge';
-import { measureFile, type FileMeasure, type FileOptions } from '@/core/measure/measureFile';
-import { refusedWith, type Figure, type FrameMeasure } from '@/core/measure/measureGrid';
+import { tooLarge } from '@/core/measure/file';
+import { fail, type Problem, type Result, fixed, mm } from '@/core/words';
+import {
+  WARNING_WORDS,
+  measureFile,
+  type FileMeasure,
+  type FileOptions,
+  refusedWith,
+  type Figure,
+  type FrameMeasure,
+} from '@/core/measure';
 import { decodePicture } from '@/node/picture';
 import {
   badInput,
@@ -16,7 +22,6 @@ import {
   readArgs,
   type Command,
 } from './command';
-import { fixed, mm } from '@/core/words/figures';
 
 const usage =
   'halo measure FILE|FOLDER... --sensor 36x24 [--fnumber N] [--tone srgb|linear|auto] [--exit-pupil L] [--json]';

@@ -1,9 +1,13 @@
 /** The rig a command is about: a rig file, or a rig of a workspace file. */
-import { checkSize, parseJson } from '@/core/exchange/json/json';
-import { rigOfFile, rigOfWorkspace } from '@/core/exchange/json/rigJson';
-import { readWorkspace } from '@/core/exchange/json/workspaceJson';
-import type { Part } from '@/core/kit/records/part';
-import type { Rig } from '@/core/rig/rig';
+import {
+  checkSize,
+  parseJson,
+  rigOfFile,
+  rigOfWorkspace,
+  readWorkspace,
+} from '@/core/exchange/json';
+import type { Part } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
 import { badInput, CANNOT_ANSWER, CliError, refused } from './command';
 import { readInput } from './input';
 

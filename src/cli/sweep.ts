@@ -1,10 +1,19 @@
 /** halo sweep: a rig over two of its axes, a line a cell, or its windows in words. */
-import { findChains } from '@/core/rig/search/chains';
-import { sweepAnswer } from '@/core/sweep/answer';
-import { stepsOf, SWEEP_AXES, type SweepAxis } from '@/core/sweep/axes';
-import { sweep, type SweepCell } from '@/core/sweep/sweep';
-import { gapWords, spareWords, spotWords, sweepHeadline, whereClear } from '@/core/sweep/words';
-import { darknessWords } from '@/core/words/corners';
+import { findChains } from '@/core/rig/search';
+import {
+  sweepAnswer,
+  stepsOf,
+  SWEEP_AXES,
+  type SweepAxis,
+  sweep,
+  type SweepCell,
+  gapWords,
+  spareWords,
+  spotWords,
+  sweepHeadline,
+  whereClear,
+} from '@/core/sweep';
+import { darknessWords } from '@/core/words';
 import { badInput, readArgs, type Command, type Output, type Stream } from './command';
 import { rigFrom, type RigInput } from './rigInput';
 

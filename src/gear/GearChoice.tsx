@@ -1,5 +1,5 @@
 'use client';
-import type { Body } from '@/core/kit/records/body';
+import type { Body } from '@/core/kit/records';
 import { Choice } from '@/ui/controls/Choice';
 import type { Otherwise } from '@/ui/controls/options';
 import { modeOptions, type Offered } from './options';

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import type { RigSettings } from '@/core/kit/records/rigRecord';
-import type { Rig } from '@/core/rig/rig';
+import type { RigSettings } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
 import { Ring } from '@/ui/ring/Ring';
 import { ringRibbon, ringSpecs } from './rings';
 

@@ -1,10 +1,14 @@
 /** What can be chosen for each place of a rig, in order of fit. */
-import { fullName, type Body } from '@/core/kit/records/body';
-import type { Lens } from '@/core/kit/records/lens';
-import { isFront, type Part } from '@/core/kit/records/part';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { ASPECTS, namedAspect } from '@/core/frame/aspects';
+import {
+  fullName,
+  type Body,
+  type Lens,
+  isFront,
+  type Part,
+  type RigRecord,
+  type Workspace,
+} from '@/core/kit/records';
+import { ASPECTS, namedAspect } from '@/core/frame';
 import {
   addOffers,
   bodyOffers,
@@ -13,11 +17,11 @@ import {
   type FitGrade,
   type Offer,
   type PartOffer,
-} from '@/core/rig/search/offers';
-import type { Rig } from '@/core/rig/rig';
+} from '@/core/rig/search';
+import type { Rig } from '@/core/rig';
 import { lately } from '@/store/remembered/lately';
 import { MANY, type ManyOptions, type Option, type OptionGroup } from '@/ui/controls/options';
-import { fixed } from '@/core/words/figures';
+import { fixed } from '@/core/words';
 
 type MountName = (id: string) => string;
 

@@ -1,14 +1,12 @@
 /** The three rings of a rig: their scales, words, and verdict ribbons. */
-import { keptIn } from '@/core/maths/kept';
-import { nearestMarked } from '@/core/optics/apertures';
-import { stopsBetweenFNumbers } from '@/core/optics/stops';
-import { isZoom, openFNumberAt } from '@/core/kit/records/lens';
-import type { RigSettings } from '@/core/kit/records/rigRecord';
-import { ribbon, type Stretch } from '@/core/rig/search/ribbon';
-import { turned, type Rig } from '@/core/rig/rig';
-import { apertureControl } from '@/core/rig/train/aperture';
+import { keptIn } from '@/core/maths';
+import { nearestMarked, stopsBetweenFNumbers } from '@/core/optics';
+import { isZoom, openFNumberAt, type RigSettings } from '@/core/kit/records';
+import { ribbon, type Stretch } from '@/core/rig/search';
+import { turned, type Rig } from '@/core/rig';
+import { apertureControl } from '@/core/rig/train';
 import { apertureScale, focalScale, focusScale, type BarrelScale } from '@/ui/ring/scale';
-import { short } from '@/core/words/figures';
+import { short } from '@/core/words';
 
 export interface RingSpec {
   name: 'Zoom' | 'Aperture' | 'Focus';

@@ -1,7 +1,7 @@
 /** The thread that measures: one frame at a time, as it is asked. Begun by bin/measure-thread.mjs. */
 import { parentPort } from 'node:worker_threads';
-import { measureFile } from '@/core/measure/measureFile';
-import { fail } from '@/core/words/problem';
+import { measureFile } from '@/core/measure';
+import { fail } from '@/core/words';
 import type { MeasureAnswer, MeasureJob } from './measuring';
 import { decodePicture } from './picture';
 

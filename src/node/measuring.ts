@@ -1,6 +1,6 @@
 /** What the thread that measures is asked and answers. */
-import type { FileMeasure, FileOptions } from '@/core/measure/measureFile';
-import type { Result } from '@/core/words/problem';
+import type { FileMeasure, FileOptions } from '@/core/measure';
+import type { Result } from '@/core/words';
 
 export interface MeasureJob {
   bytes: Uint8Array;

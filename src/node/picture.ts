@@ -1,6 +1,6 @@
 /** Decoding of 8-bit pictures where there is no browser. */
 import sharp from 'sharp';
-import { MOST_PIXELS, type PictureDecoder } from '@/core/measure/file/decode';
+import { MOST_PIXELS, type PictureDecoder } from '@/core/measure/file';
 
 /** JPEG and 8-bit PNG by libvips, turned as EXIF says, values as they stand in the file. */
 export const decodePicture: PictureDecoder = async (bytes) => {

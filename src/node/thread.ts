@@ -1,7 +1,7 @@
 /** A thread that measures frames, so that whoever asks goes on meanwhile. */
 import { resolve } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { fail } from '@/core/words/problem';
+import { fail } from '@/core/words';
 import type { MeasureAnswer, MeasureJob } from './measuring';
 
 /** Beside the program's package, from where it is always run. */

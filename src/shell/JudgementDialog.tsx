@@ -1,8 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { Judgement } from '@/core/kit/records/judgement';
-import { CIRCLE_RULES, type CircleRule } from '@/core/optics/depth';
-import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
+import type { Judgement } from '@/core/kit/records';
+import { CIRCLE_RULES, type CircleRule, CROP_BASES, type CropBasis } from '@/core/optics';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { ValueField } from '@/ui/ring/ValueField';

@@ -1,7 +1,7 @@
 'use client';
 import { useDeferredValue, useEffect, useState } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { keepBackups } from '@/store/keeping/backups';
 import { loadDemoIfNew } from '@/store/keeping/demo';
 import { db } from '@/store/database/instance';

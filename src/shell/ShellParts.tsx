@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { Notice } from '@/ui/controls/Notice';
 import { BackupsDialog } from './files/BackupsDialog';
 import { HelpDialog } from './header/HelpDialog';

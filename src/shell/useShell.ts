@@ -1,8 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { Judgement } from '@/core/kit/records/judgement';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Judgement, Workspace } from '@/core/kit/records';
 import { db, isTabOpen } from '@/store/database/instance';
 import { redo, StepElsewhere, undo } from '@/store/changes/journal';
 import { isEmpty } from '@/store/database/load';

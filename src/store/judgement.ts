@@ -1,5 +1,5 @@
 /** How corners are judged, as the database keeps it. */
-import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records/judgement';
+import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records';
 import { JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './database/db';
 import { commit, edited, type Committed } from './changes/journal';
 

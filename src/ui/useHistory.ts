@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useReducer } from 'react';
-import { sameValue } from '@/core/kit/records/schema';
+import { sameValue } from '@/core/kit/records';
 
 /** So many steps can be taken back. */
 const KEPT = 200;

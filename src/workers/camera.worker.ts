@@ -1,10 +1,15 @@
 /** A thin door to the simulated camera: settings in, real files out. */
 import { expose } from 'comlink';
-import { pngFile, jpegFile } from '@/core/bench-camera/encode';
-import { expose as takeFrame } from '@/core/bench-camera/expose';
-import { practiceRig, type PracticeShot } from '@/core/bench-camera/practice';
-import { lightMap, trueRadii } from '@/core/bench-camera/rays';
-import type { PixelImage } from '@/core/measure/file/pixels';
+import {
+  pngFile,
+  jpegFile,
+  expose as takeFrame,
+  practiceRig,
+  type PracticeShot,
+  lightMap,
+  trueRadii,
+} from '@/core/bench-camera';
+import type { PixelImage } from '@/core/measure/file';
 
 async function encodeJpeg({ widthPx, heightPx, data }: PixelImage): Promise<Uint8Array> {
   const canvas = new OffscreenCanvas(widthPx, heightPx);

@@ -1,10 +1,17 @@
 /** A thin door to choosing: one share of the kit, what was found told as it is found. */
 import { expose } from 'comlink';
-import type { Candidate } from '@/core/choose/candidate';
-import { choose, countOf, type Share } from '@/core/choose/choose';
-import { byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
-import type { Job } from '@/core/kit/records/job';
-import type { Workspace } from '@/core/kit/records/workspace';
+import {
+  type Candidate,
+  choose,
+  countOf,
+  type Share,
+  byRank,
+  keep,
+  nothingKept,
+  together,
+  type Kept,
+} from '@/core/choose';
+import type { Job, Workspace } from '@/core/kit/records';
 
 export interface ChooseNews {
   judged: number;

@@ -1,9 +1,13 @@
 /** A thin door to correction: gain maps, profiles for other programs, and pictures that are lifted. */
 import { expose } from 'comlink';
-import type { FrameOnSensor } from '@/core/correction/gain';
-import { gainMapFile, type GainFile, type GainFormat } from '@/core/correction/gainMap';
-import { liftCost, liftPicture, type LiftCost } from '@/core/correction/liftPicture';
 import {
+  type FrameOnSensor,
+  gainMapFile,
+  type GainFile,
+  type GainFormat,
+  liftCost,
+  liftPicture,
+  type LiftCost,
   framedBy,
   screenValues,
   thinned,
@@ -12,15 +16,17 @@ import {
   type OpenedFile,
   type PictureView,
   type WrittenPicture,
-} from '@/core/correction/ownPicture';
-import { lensfunProfile } from '@/core/exchange/lensfun/lensfunXml';
-import { containerOf } from '@/core/measure/file/container';
-import { decodeFrame, tooLarge, type FrameSettings } from '@/core/measure/file/decode';
-import type { PixelImage } from '@/core/measure/file/pixels';
-import { recordedOf } from '@/core/rig/framed';
-import { situationOf } from '@/core/rig/situation';
-import type { Rig } from '@/core/rig/rig';
-import { problemText } from '@/core/words/problem';
+} from '@/core/correction';
+import { lensfunProfile } from '@/core/exchange/lensfun';
+import {
+  containerOf,
+  decodeFrame,
+  tooLarge,
+  type FrameSettings,
+  type PixelImage,
+} from '@/core/measure/file';
+import { recordedOf, situationOf, type Rig } from '@/core/rig';
+import { problemText } from '@/core/words';
 import { decodePicture } from './decodePicture';
 
 export interface Refusal {

@@ -1,5 +1,5 @@
 /** The browser's own decoder: EXIF rotation applied, colours left as they stand in the file. */
-import type { PictureDecoder } from '@/core/measure/file/decode';
+import type { PictureDecoder } from '@/core/measure/file';
 
 export const decodePicture: PictureDecoder = async (bytes) => {
   const blob = new Blob([bytes as Uint8Array<ArrayBuffer>]);

@@ -1,13 +1,16 @@
 /** A thin door to reading the Lensfun database, so that thousands of entries freeze no screen. */
 import { expose } from 'comlink';
-import { newId } from '@/core/kit/newId';
-import { readLensfun, type LensfunCamera, type LensfunLens } from '@/core/exchange/lensfun/lensfun';
-import { bodyRecord, lensRecord, ownName } from '@/core/exchange/lensfun/lensfunRecords';
-import type { Body } from '@/core/kit/records/body';
-import type { Lens } from '@/core/kit/records/lens';
-import type { Marking } from '@/core/kit/records/marking';
-import type { Mount } from '@/core/kit/records/mount';
-import type { Problem } from '@/core/words/problem';
+import { newId } from '@/core/kit';
+import {
+  readLensfun,
+  type LensfunCamera,
+  type LensfunLens,
+  bodyRecord,
+  lensRecord,
+  ownName,
+} from '@/core/exchange/lensfun';
+import type { Body, Lens, Marking, Mount } from '@/core/kit/records';
+import type { Problem } from '@/core/words';
 
 /** One line of what can be picked. */
 export interface LensfunEntry {

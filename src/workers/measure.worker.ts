@@ -1,22 +1,27 @@
 /** A thin door to measuring: files in, figures and pictures out, one after another. */
 import { expose } from 'comlink';
-import type { HaloSample } from '@/core/kit/records/haloSample';
-import { problemText } from '@/core/words/problem';
+import type { HaloSample } from '@/core/kit/records';
+import { problemText } from '@/core/words';
 import {
   decodeFrame,
   tooLarge,
   type FrameSettings,
   type PictureDecoder,
-} from '@/core/measure/file/decode';
-import { frameView, type FrameView } from '@/core/measure/frameView';
-import { measureFile, type FileOptions } from '@/core/measure/measureFile';
-import { measureGrid, type FrameMeasure } from '@/core/measure/measureGrid';
-import type { PixelImage } from '@/core/measure/file/pixels';
-import type { LightGrid } from '@/core/measure/light/lightGrid';
-import type { Tone } from '@/core/measure/light/tone';
-import { toneFromFrames } from '@/core/measure/light/tonePair';
+  type PixelImage,
+} from '@/core/measure/file';
+import {
+  frameView,
+  type FrameView,
+  measureFile,
+  type FileOptions,
+  measureGrid,
+  type FrameMeasure,
+  sampleOf,
+  type SampleFacts,
+  type SampleFrame,
+} from '@/core/measure';
+import { type LightGrid, type Tone, toneFromFrames } from '@/core/measure/light';
 import { decodePicture } from './decodePicture';
-import { sampleOf, type SampleFacts, type SampleFrame } from '@/core/measure/toSample';
 
 export interface FrameAnswer {
   measure: FrameMeasure;

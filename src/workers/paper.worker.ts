@@ -1,15 +1,21 @@
 /** A thin door to paper: cards and day plans laid out, for the screen and as PDF. */
 import { expose } from 'comlink';
-import { codeOf } from '@/core/card/code';
-import { dayPlan, type DayRig } from '@/core/card/dayPlan';
-import { cardPaper, dayPaper, type CardWithCode } from '@/core/card/layDay';
-import type { Paper, PaperSize } from '@/core/card/paper';
-import { paperPdf } from '@/core/card/pdf';
-import { rigCard } from '@/core/card/rigCard';
-import { typesetter, type FontFiles, type Typesetter } from '@/core/card/typeset';
-import { packRig } from '@/core/exchange/links/rigLink';
-import type { Day } from '@/core/kit/records/day';
-import type { Rig } from '@/core/rig/rig';
+import {
+  codeOf,
+  cardPaper,
+  dayPaper,
+  type CardWithCode,
+  type Paper,
+  type PaperSize,
+  paperPdf,
+  typesetter,
+  type FontFiles,
+  type Typesetter,
+} from '@/core/card/paper';
+import { dayPlan, type DayRig, rigCard } from '@/core/card';
+import { packRig } from '@/core/exchange/links';
+import type { Day } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
 import { PAPER_FONTS } from './paperFonts';
 
 export interface PaperRequest {

@@ -1,8 +1,13 @@
 /** A thin door to a sweep's answer and curve, so that turning to another frame never waits for them. */
 import { expose } from 'comlink';
-import type { Rig } from '@/core/rig/rig';
-import { sweepAnswer, type SweepAnswer } from '@/core/sweep/answer';
-import { coverageCurve, type CoverageCurve, type CurveAxis } from '@/core/sweep/curve';
+import type { Rig } from '@/core/rig';
+import {
+  sweepAnswer,
+  type SweepAnswer,
+  coverageCurve,
+  type CoverageCurve,
+  type CurveAxis,
+} from '@/core/sweep';
 
 export interface Swept {
   answer: SweepAnswer;

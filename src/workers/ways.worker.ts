@@ -1,9 +1,8 @@
 /** A thin door to the search for ways out, so that turning a ring never waits for it. */
 import { expose } from 'comlink';
-import type { Part } from '@/core/kit/records/part';
-import type { RigSettings } from '@/core/kit/records/rigRecord';
-import { turned, type Rig } from '@/core/rig/rig';
-import { waysOut, type Way } from '@/core/rig/search/waysOut';
+import type { Part, RigSettings } from '@/core/kit/records';
+import { turned, type Rig } from '@/core/rig';
+import { waysOut, type Way } from '@/core/rig/search';
 
 /** The door for one screen: it holds a rig and its kit, and answers for the settings it is turned to. */
 function waysDoor() {

@@ -3,10 +3,9 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
-import { rigFileOf } from '@/core/exchange/json/rigJson';
-import { RECORDS_VERSION } from '@/core/kit/records/version';
-import { writeWorkspace } from '@/core/exchange/json/workspaceJson';
+import { tideMill } from '@/core/demo';
+import { rigFileOf, writeWorkspace } from '@/core/exchange/json';
+import { RECORDS_VERSION } from '@/core/kit/records';
 import { demoRig } from '../support/demo';
 import { BenchPage } from './bench';
 

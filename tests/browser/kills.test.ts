@@ -6,10 +6,10 @@ import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
-import { tideMill } from '@/core/demo/tideMill';
-import { writeWorkspace } from '@/core/exchange/json/workspaceJson';
-import { EMPTY_WORKSPACE } from '@/core/kit/records/workspace';
-import { randomOf } from '@/core/maths/random';
+import { tideMill } from '@/core/demo';
+import { writeWorkspace } from '@/core/exchange/json';
+import { EMPTY_WORKSPACE } from '@/core/kit/records';
+import { randomOf } from '@/core/maths';
 import { CAMPAIGN_SEED, tries } from '../campaign/size';
 import { KitPage } from './kitPage';
 

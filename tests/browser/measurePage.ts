@@ -4,10 +4,15 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
 import sharp from 'sharp';
-import { jpegFile, pngFile } from '../../src/core/bench-camera/encode';
-import { expose } from '../../src/core/bench-camera/expose';
-import { lightMap, trueRadii } from '../../src/core/bench-camera/rays';
-import { practiceRig, type PracticeShot } from '../../src/core/bench-camera/practice';
+import {
+  jpegFile,
+  pngFile,
+  expose,
+  lightMap,
+  trueRadii,
+  practiceRig,
+  type PracticeShot,
+} from '../../src/core/bench-camera';
 import { KitPage } from './kitPage';
 
 /** The demo's largest stills body, which the room begins with. */

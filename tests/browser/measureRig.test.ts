@@ -3,12 +3,10 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { encode } from 'fast-png';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { expose } from '../../src/core/bench-camera/expose';
-import { practiceRig } from '../../src/core/bench-camera/practice';
-import { lightMap } from '../../src/core/bench-camera/rays';
-import { tideMill } from '../../src/core/demo/tideMill';
-import { evaluate } from '../../src/core/rig/report/evaluate';
-import { isMissing, resolveRig, turned } from '../../src/core/rig/rig';
+import { expose, practiceRig, lightMap } from '../../src/core/bench-camera';
+import { tideMill } from '../../src/core/demo';
+import { evaluate } from '../../src/core/rig/report';
+import { isMissing, resolveRig, turned } from '../../src/core/rig';
 import { fileAt, folder, MeasurePage, shotAt, truthAt } from './measurePage';
 
 let room: MeasurePage;

@@ -5,7 +5,7 @@ import { join, sep } from 'node:path';
 import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
-import { lensfunProfile } from '../../src/core/exchange/lensfun/lensfunXml';
+import { lensfunProfile } from '../../src/core/exchange/lensfun';
 import { ROOM_IDS, ROOMS } from '../../src/shell/rooms';
 import { demoRig } from '../support/demo';
 import { gateBefore, type Gate } from './gate';

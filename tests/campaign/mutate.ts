@@ -1,5 +1,5 @@
 /** Damages texts and files as accidents and attackers do. */
-import type { Random } from '@/core/maths/random';
+import type { Random } from '@/core/maths';
 
 const EXTREMES = [
   '0',

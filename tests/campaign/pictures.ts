@@ -1,6 +1,6 @@
 import sharp from 'sharp';
-import { pngFile } from '@/core/bench-camera/encode';
-import { randomOf } from '@/core/maths/random';
+import { pngFile } from '@/core/bench-camera';
+import { randomOf } from '@/core/maths';
 import { SHOT } from '../support/frames';
 
 export const PICTURE_KINDS = ['jpeg', 'png', 'png16', 'tiff'] as const;

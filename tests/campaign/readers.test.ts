@@ -3,10 +3,9 @@
  * figure that is none. `npm run campaign` tries very many; `npm test` some, anew each time.
  */
 import { describe, expect, it } from 'vitest';
-import { readLensfun } from '@/core/exchange/lensfun/lensfun';
-import { parseJson } from '@/core/exchange/json/json';
-import { readWorkspace } from '@/core/exchange/json/workspaceJson';
-import { randomOf } from '@/core/maths/random';
+import { readLensfun } from '@/core/exchange/lensfun';
+import { parseJson, readWorkspace } from '@/core/exchange/json';
+import { randomOf } from '@/core/maths';
 import { faultOf, LENSFUN, READERS, TRIALS, type Trial } from './readers';
 import { CAMPAIGN_SEED, tries } from './size';
 

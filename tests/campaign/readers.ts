@@ -1,27 +1,29 @@
 /** Every reader of the program with something whole to read, and what is wrong with what comes of it. */
 import { answerEvaluate } from '@/api/evaluateRequest';
-import { guessMapping, readRows, readSheet, writeCsv } from '@/core/exchange/csv/csv';
-import { readLensfun } from '@/core/exchange/lensfun/lensfun';
-import { bodyRecord, lensRecord } from '@/core/exchange/lensfun/lensfunRecords';
-import { readRigQuery, rigQuery } from '@/core/exchange/links/link';
-import { readAnyFile } from '@/core/exchange/json/anyFile';
-import { readFraming, takeFraming, writeFraming } from '@/core/exchange/framing-list/framingFile';
-import { lensFileOf, writeLensFile } from '@/core/exchange/json/lensFile';
-import { broughtByRig, packRig, unpackRig } from '@/core/exchange/links/rigLink';
-import { readWorkspace, writeWorkspace } from '@/core/exchange/json/workspaceJson';
-import { guideOf } from '@/core/guides/guide';
-import { evaluate } from '@/core/rig/report/evaluate';
-import { turned } from '@/core/rig/rig';
-import { tideMill } from '@/core/demo/tideMill';
-import { checkRecord, checkWorkspace } from '@/core/kit/checks/validate';
-import { RECORDS_VERSION } from '@/core/kit/records/version';
-import { WORKSPACE_FORMAT, type Workspace } from '@/core/kit/records/workspace';
-import { readQuantity } from '@/core/kit/fields/quantity';
-import { readEngraving } from '@/core/kit/engraving';
-import type { Random } from '@/core/maths/random';
-import { decodeFrame } from '@/core/measure/file/decode';
-import { readCurve } from '@/core/measure/light/tone';
-import type { Result } from '@/core/words/problem';
+import { guessMapping, readRows, readSheet, writeCsv } from '@/core/exchange/csv';
+import { readLensfun, bodyRecord, lensRecord } from '@/core/exchange/lensfun';
+import { readRigQuery, rigQuery, packRig, unpackRig } from '@/core/exchange/links';
+import { broughtByRig } from '@/core/exchange/json';
+import {
+  readAnyFile,
+  lensFileOf,
+  writeLensFile,
+  readWorkspace,
+  writeWorkspace,
+} from '@/core/exchange/json';
+import { readFraming, takeFraming, writeFraming } from '@/core/exchange/framing-list';
+import { guideOf } from '@/core/guides';
+import { evaluate } from '@/core/rig/report';
+import { turned } from '@/core/rig';
+import { tideMill } from '@/core/demo';
+import { checkRecord, checkWorkspace } from '@/core/kit/checks';
+import { RECORDS_VERSION, WORKSPACE_FORMAT, type Workspace } from '@/core/kit/records';
+import { readQuantity } from '@/core/kit/fields';
+import { readEngraving } from '@/core/kit';
+import type { Random } from '@/core/maths';
+import { decodeFrame } from '@/core/measure/file';
+import { readCurve } from '@/core/measure/light';
+import type { Result } from '@/core/words';
 import { decodePicture } from '@/node/picture';
 import { demoRig } from '../support/demo';
 import { damagedBytes, damagedText } from './mutate';

@@ -1,9 +1,9 @@
 /** A store that fails at any moment: what was accepted stays, what was refused leaves no trace. */
 import { freshDatabase } from '../support/database';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
-import type { Mount } from '@/core/kit/records/mount';
-import { randomOf } from '@/core/maths/random';
+import { tideMill } from '@/core/demo';
+import type { Mount } from '@/core/kit/records';
+import { randomOf } from '@/core/maths';
 import { HaloDatabase } from '@/store/database/db';
 import { commit, redo, undo, type Write } from '@/store/changes/journal';
 import { mirrorOf } from '@/store/database/mirror';

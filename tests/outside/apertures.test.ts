@@ -1,6 +1,6 @@
 /** Source: ISO 517 aperture markings (from memory); half stops as cameras print them (common practice, no source). */
 import { describe, expect, it } from 'vitest';
-import { apertureSeries, nearestMarked } from '@/core/optics/apertures';
+import { apertureSeries, nearestMarked } from '@/core/optics';
 
 const marks = (step: 'full' | 'half' | 'third') =>
   apertureSeries(step).map((m) => Number(m.marks[0]));

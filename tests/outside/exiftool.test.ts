@@ -8,10 +8,14 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { cropFactor } from '@/core/optics/crop';
-import { circleOfConfusionMm, depthOfField, hyperfocalM } from '@/core/optics/depth';
-import type { FrameSize } from '@/core/optics/formats';
-import { angleOfView } from '@/core/optics/view';
+import {
+  cropFactor,
+  circleOfConfusionMm,
+  depthOfField,
+  hyperfocalM,
+  type FrameSize,
+  angleOfView,
+} from '@/core/optics';
 
 /** The smallest JPEG there is: one grey pixel. */
 const PIXEL =

@@ -3,10 +3,8 @@
  * all from memory; sensor sizes as published. Diagonals and crop factors computed from them.
  */
 import { describe, expect, it } from 'vitest';
-import { areaShare } from '@/core/frame/geometry';
-import { fitAspect } from '@/core/frame/pipeline';
-import { cropFactor } from '@/core/optics/crop';
-import { diagonalMm, FORMATS, FULL_FRAME } from '@/core/optics/formats';
+import { areaShare, fitAspect } from '@/core/frame';
+import { cropFactor, diagonalMm, FORMATS, FULL_FRAME } from '@/core/optics';
 
 const formatOf = (id: string) => FORMATS.find((f) => f.id === id)!;
 

@@ -3,21 +3,24 @@
  * independently, the conventions from memory.
  */
 import { describe, expect, it } from 'vitest';
-import { extendedMagnification, workingFNumber } from '@/core/optics/closeUp';
-import { stopsBetweenFNumbers } from '@/core/optics/stops';
-import { converterOfShift } from '@/core/optics/converter';
-import { circleOfConfusionMm, depthOfField, hyperfocalM } from '@/core/optics/depth';
-import { diffractionHalf } from '@/core/optics/detail';
 import {
+  extendedMagnification,
+  workingFNumber,
+  stopsBetweenFNumbers,
+  converterOfShift,
+  circleOfConfusionMm,
+  depthOfField,
+  hyperfocalM,
+  diffractionHalf,
   farthestFocusM,
   plainThicknessMm,
   plateMarginalExtraMm,
   plateShiftMm,
-} from '@/core/optics/register';
-import { nearestMenuFocalMm } from '@/core/optics/steady';
-import { transmissionAt } from '@/core/halo/rims';
-import { mountOf } from '@/core/kit/records/mount';
-import { usualThicknessMm } from '@/core/kit/starter/quickPart';
+  nearestMenuFocalMm,
+} from '@/core/optics';
+import { transmissionAt } from '@/core/halo';
+import { mountOf } from '@/core/kit/records';
+import { usualThicknessMm } from '@/core/kit/starter';
 
 describe('depth of field and hyperfocal distance (handbook examples)', () => {
   it.each([

@@ -7,17 +7,17 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { XMLParser } from 'fast-xml-parser';
 import { describe, expect, it } from 'vitest';
-import { nativeStanding } from '@/core/halo/native';
-import { lensExample, type Lens } from '@/core/kit/records/lens';
-import { readLensfun } from '@/core/exchange/lensfun/lensfun';
-import { LENSFUN_LICENCE } from '@/core/exchange/lensfun/lensfunLicence';
-import { bodyRecord, calibratedStops, lensRecord } from '@/core/exchange/lensfun/lensfunRecords';
-import { lensAt } from '@/core/halo/focus';
-import { predictHalo } from '@/core/halo/predict';
-import { lightAt } from '@/core/halo/rims';
-import { checkRecord } from '@/core/kit/checks/validate';
-import { cropFactor } from '@/core/optics/crop';
-import { FORMATS } from '@/core/optics/formats';
+import { nativeStanding, lensAt, predictHalo, lightAt } from '@/core/halo';
+import { lensExample, type Lens } from '@/core/kit/records';
+import {
+  readLensfun,
+  LENSFUN_LICENCE,
+  bodyRecord,
+  calibratedStops,
+  lensRecord,
+} from '@/core/exchange/lensfun';
+import { checkRecord } from '@/core/kit/checks';
+import { cropFactor, FORMATS } from '@/core/optics';
 
 const formatOf = (id: string) => FORMATS.find((f) => f.id === id)!;
 

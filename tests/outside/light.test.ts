@@ -1,16 +1,20 @@
 /** Trade facts: common practice, no source, unless one is named. */
-import { evaluate } from '@/core/rig/report/evaluate';
+import { evaluate } from '@/core/rig/report';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../support/demo';
 import { MOUNTS } from '../support/plainRig';
-import { deliveredFrame } from '@/core/frame/pipeline';
-import { naturalFalloff } from '@/core/halo/rims';
-import { printsAs } from '@/core/optics/apertures';
-import { customaryStops, glassLossStops, lightStopsOfFactor, tStop } from '@/core/optics/stops';
-import { anglesOfView } from '@/core/optics/view';
-import { converterOfShift } from '@/core/optics/converter';
-import { trainOf } from '@/core/rig/train/train';
-import { trainLight } from '@/core/rig/train/light';
+import { deliveredFrame } from '@/core/frame';
+import { naturalFalloff } from '@/core/halo';
+import {
+  printsAs,
+  customaryStops,
+  glassLossStops,
+  lightStopsOfFactor,
+  tStop,
+  anglesOfView,
+  converterOfShift,
+} from '@/core/optics';
+import { trainOf, trainLight } from '@/core/rig/train';
 
 describe('teleconverters (common practice, no source)', () => {
   const { lens, parts } = demoRig('waders-at-dawn');

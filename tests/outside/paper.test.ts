@@ -9,17 +9,22 @@ import { join } from 'node:path';
 import jsqr from 'jsqr';
 import sharp from 'sharp';
 import { afterAll, describe, expect, it } from 'vitest';
-import { codeOf } from '@/core/card/code';
-import { dayPlan, rigsOfDay } from '@/core/card/dayPlan';
-import { cardPaper, dayPaper, type CardWithCode } from '@/core/card/layDay';
-import { PAPERS, type Paper, type PaperSize } from '@/core/card/paper';
-import { paperPdf } from '@/core/card/pdf';
-import { rigCard } from '@/core/card/rigCard';
-import { typesetter } from '@/core/card/typeset';
-import { tideMill } from '@/core/demo/tideMill';
-import { dayOf } from '@/core/kit/records/day';
-import { packRig, unpackRig } from '@/core/exchange/links/rigLink';
-import type { Rig } from '@/core/rig/rig';
+import {
+  codeOf,
+  cardPaper,
+  dayPaper,
+  type CardWithCode,
+  PAPERS,
+  type Paper,
+  type PaperSize,
+  paperPdf,
+  typesetter,
+} from '@/core/card/paper';
+import { dayPlan, rigsOfDay, rigCard } from '@/core/card';
+import { tideMill } from '@/core/demo';
+import { dayOf } from '@/core/kit/records';
+import { packRig, unpackRig } from '@/core/exchange/links';
+import type { Rig } from '@/core/rig';
 import { demoRig } from '../support/demo';
 import { PAPER_FONTS } from '../support/paperFonts';
 

@@ -4,12 +4,11 @@
  * lenses nobody measured hold. That their constants are those the data gives: priorsFit.test.ts.
  */
 import { describe, expect, it } from 'vitest';
-import { PRIOR_CONSTANTS } from '@/core/halo/priorConstants';
-import { nativeStanding } from '@/core/halo/native';
-import { quickLens } from '@/core/kit/quickLens';
-import { FULL_FRAME } from '@/core/optics/formats';
-import { evaluate } from '@/core/rig/report/evaluate';
-import { turned, type Rig } from '@/core/rig/rig';
+import { PRIOR_CONSTANTS, nativeStanding } from '@/core/halo';
+import { quickLens } from '@/core/kit';
+import { FULL_FRAME } from '@/core/optics';
+import { evaluate } from '@/core/rig/report';
+import { turned, type Rig } from '@/core/rig';
 import { nativeFalloffs } from '../../scripts/priors/database';
 import { forecast } from '../../scripts/priors/forecast';
 import { isZoom } from '../../scripts/priors/model';

@@ -3,7 +3,7 @@
  * committed constants of the estimates are those the data gives. Fitting takes its time.
  */
 import { describe, expect, it } from 'vitest';
-import { PRIOR_CONSTANTS } from '@/core/halo/priorConstants';
+import { PRIOR_CONSTANTS } from '@/core/halo';
 import { nativeFalloffs } from '../../scripts/priors/database';
 import { fitPriors } from '../../scripts/priors/fit';
 import { isZoom } from '../../scripts/priors/model';

@@ -1,7 +1,6 @@
 /** Random values that a JSON Schema of ours admits, extremes first. */
 import fc from 'fast-check';
-import type { JsonSchema } from '@/core/kit/records/schema';
-import { definitionAt } from '@/core/kit/records/workspace';
+import { type JsonSchema, definitionAt } from '@/core/kit/records';
 
 const num = (v: unknown, fallback: number): number => (typeof v === 'number' ? v : fallback);
 

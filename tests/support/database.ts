@@ -1,7 +1,7 @@
 /** A database of its own for each test, and what tests of the store ask of it. */
 import 'fake-indexeddb/auto';
-import { tideMill } from '@/core/demo/tideMill';
-import { TABLE_NAMES, type Workspace } from '@/core/kit/records/workspace';
+import { tideMill } from '@/core/demo';
+import { TABLE_NAMES, type Workspace } from '@/core/kit/records';
 import { HaloDatabase } from '@/store/database/db';
 import { commit } from '@/store/changes/journal';
 

@@ -1,6 +1,6 @@
 /** Rigs of the demo workspace, ready to evaluate. */
-import { tideMill } from '@/core/demo/tideMill';
-import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import { tideMill } from '@/core/demo';
+import { isMissing, resolveRig, type Rig } from '@/core/rig';
 
 export function demoRig(id: string): Rig {
   const record = tideMill.rigs.find((r) => r.id === id);
@@ -10,4 +10,4 @@ export function demoRig(id: string): Rig {
   return rig;
 }
 
-export { turned } from '@/core/rig/rig';
+export { turned } from '@/core/rig';

@@ -1,18 +1,19 @@
 /** Test frames of the simulated camera: rigs drawn at random, their truth known. */
-import type { ShotSettings } from '@/core/bench-camera/exif';
-import sharp from 'sharp';
-import { expose, type Exposure } from '@/core/bench-camera/expose';
-import { hiddenLens } from '@/core/bench-camera/hiddenLens';
 import {
+  type ShotSettings,
+  expose,
+  type Exposure,
+  hiddenLens,
   lightMap,
   trueRadii,
   type LightMap,
   type RayLens,
   type TrueRadii,
-} from '@/core/bench-camera/rays';
-import type { PixelImage } from '@/core/measure/file/pixels';
-import { FULL_FRAME, diagonalMm, type FrameSize } from '@/core/optics/formats';
-import { randomOf, type Random } from '@/core/maths/random';
+} from '@/core/bench-camera';
+import sharp from 'sharp';
+import type { PixelImage } from '@/core/measure/file';
+import { FULL_FRAME, diagonalMm, type FrameSize } from '@/core/optics';
+import { randomOf, type Random } from '@/core/maths';
 
 /** How a frame says it was taken, where no test minds. */
 export const SHOT: ShotSettings = {

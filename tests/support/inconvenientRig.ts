@@ -4,15 +4,26 @@
  * nobody knows. Made for properties; nothing in the program is tuned on them.
  */
 import fc from 'fast-check';
-import { bodyOf, modeOf, type Body, type Mode } from '@/core/kit/records/body';
-import type { HaloSample } from '@/core/kit/records/haloSample';
-import { DEFAULT_JUDGEMENT, SCHOOLS, type Judgement } from '@/core/kit/records/judgement';
-import { lensOf, type Lens } from '@/core/kit/records/lens';
-import { mountOf, type Mount } from '@/core/kit/records/mount';
-import { partOf, type Part } from '@/core/kit/records/part';
-import { restingSettings, type RigSettings } from '@/core/kit/records/rigRecord';
-import { CROP_BASES } from '@/core/optics/crop';
-import { fitSettings, type Rig } from '@/core/rig/rig';
+import {
+  bodyOf,
+  modeOf,
+  type Body,
+  type Mode,
+  type HaloSample,
+  DEFAULT_JUDGEMENT,
+  SCHOOLS,
+  type Judgement,
+  lensOf,
+  type Lens,
+  mountOf,
+  type Mount,
+  partOf,
+  type Part,
+  restingSettings,
+  type RigSettings,
+} from '@/core/kit/records';
+import { CROP_BASES } from '@/core/optics';
+import { fitSettings, type Rig } from '@/core/rig';
 import { sampleWith } from './samples';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });

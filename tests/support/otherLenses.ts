@@ -2,10 +2,9 @@
  * Lenses drawn another way than those the method was made with: rims anywhere before and behind the iris,
  * told by where they stand and how wide they are, not by what they do. None takes light from the axis.
  */
-import { expose } from '@/core/bench-camera/expose';
-import { trueRadii, type Group, type Opening, type RayLens } from '@/core/bench-camera/rays';
-import { diagonalMm } from '@/core/optics/formats';
-import { randomOf, type Random } from '@/core/maths/random';
+import { expose, trueRadii, type Group, type Opening, type RayLens } from '@/core/bench-camera';
+import { diagonalMm } from '@/core/optics';
+import { randomOf, type Random } from '@/core/maths';
 import {
   exposureOf,
   FORMATS,

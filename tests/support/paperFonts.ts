@@ -1,6 +1,6 @@
 /** The fonts of paper, read from the packages they come in. */
 import { readFileSync } from 'node:fs';
-import type { FontFiles } from '@/core/card/typeset';
+import type { FontFiles } from '@/core/card/paper';
 import { PAPER_FONTS as PLACES } from '@/workers/paperFonts';
 
 const read = (places: readonly URL[]): Uint8Array[] =>

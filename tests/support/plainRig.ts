@@ -1,11 +1,17 @@
 /** A rig made for arithmetic: round figures, nothing unknown, a part or two at will. */
-import { bodyOf } from '@/core/kit/records/body';
-import { DEFAULT_JUDGEMENT } from '@/core/kit/records/judgement';
-import { lensOf, type Lens } from '@/core/kit/records/lens';
-import { mountOf, type Mount } from '@/core/kit/records/mount';
-import { partOf as partRecord, type Part } from '@/core/kit/records/part';
-import { restingSettings, type RigSettings } from '@/core/kit/records/rigRecord';
-import type { Rig } from '@/core/rig/rig';
+import {
+  bodyOf,
+  DEFAULT_JUDGEMENT,
+  lensOf,
+  type Lens,
+  mountOf,
+  type Mount,
+  partOf as partRecord,
+  type Part,
+  restingSettings,
+  type RigSettings,
+} from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
 
 const mount = (id: string, registerMm: number): Mount =>
   mountOf({ id, name: `mount ${registerMm}`, registerMm });

@@ -1,5 +1,5 @@
 /** Halo samples made from the example, with some of it told otherwise. */
-import { haloSampleExample, type HaloSample } from '@/core/kit/records/haloSample';
+import { haloSampleExample, type HaloSample } from '@/core/kit/records';
 
 export type SampleTold = Omit<Partial<HaloSample>, 'evidence'> & {
   evidence?: Partial<HaloSample['evidence']>;

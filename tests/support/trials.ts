@@ -1,5 +1,5 @@
 /** What measuring simulated frames came to, against their truth. */
-import type { FrameMeasure } from '@/core/measure/measureGrid';
+import type { FrameMeasure } from '@/core/measure';
 import { onFullFrame, type DrawnFrame } from './frames';
 
 export interface Trial {

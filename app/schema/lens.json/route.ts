@@ -1,3 +1,3 @@
-import { lensFileSchema } from '@/core/kit/records/lensFile';
+import { lensFileSchema } from '@/core/kit/records';
 
 export const GET = (): Response => Response.json(lensFileSchema);

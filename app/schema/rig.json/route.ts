@@ -1,3 +1,3 @@
-import { rigFileSchema } from '@/core/kit/records/rigFile';
+import { rigFileSchema } from '@/core/kit/records';
 
 export const GET = (): Response => Response.json(rigFileSchema);

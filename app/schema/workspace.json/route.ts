@@ -1,3 +1,3 @@
-import { workspaceSchema } from '@/core/kit/records/workspace';
+import { workspaceSchema } from '@/core/kit/records';
 
 export const GET = (): Response => Response.json(workspaceSchema);

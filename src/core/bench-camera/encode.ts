@@ -1,6 +1,6 @@
 /** Frames of the simulated camera as real files. */
 import { encode } from 'fast-png';
-import type { PixelImage } from '../measure/file/pixels';
+import type { PixelImage } from '../measure/file';
 import { jpegWithExif, pngWithExif, type ShotSettings } from './exif';
 
 /** A PNG of 8 or 16 bits with its settings. */

@@ -1,6 +1,6 @@
 /** Settings as EXIF (JEITA CP-3451, from memory), into PNG and JPEG files. */
 
-import { SIMULATED_MAKER, SIMULATED_MODEL } from '../measure/file/cameraMark';
+import { SIMULATED_MAKER, SIMULATED_MODEL } from '../measure/file';
 
 export interface ShotSettings {
   focalMm: number;

@@ -1,7 +1,7 @@
 /** The simulated camera: light over the sensor becomes pixels, with all that goes wrong on the way. */
-import type { PixelImage } from '../measure/file/pixels';
-import type { FrameSize } from '../optics/formats';
-import { normalDeviates, randomOf } from '../maths/random';
+import type { PixelImage } from '../measure/file';
+import type { FrameSize } from '../optics';
+import { normalDeviates, randomOf } from '../maths';
 import type { LightMap } from './rays';
 
 export interface Exposure {

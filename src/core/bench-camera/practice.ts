@@ -1,7 +1,7 @@
 /** The practice lens: made up, its halo hidden, for trying one's hand at measuring. */
-import { quickLens } from '../kit/quickLens';
-import type { Lens } from '../kit/records/lens';
-import { diagonalMm, type FrameSize, type Offset } from '../optics/formats';
+import { quickLens } from '../kit';
+import type { Lens } from '../kit/records';
+import { diagonalMm, type FrameSize, type Offset } from '../optics';
 import type { ShotSettings } from './exif';
 import type { Exposure } from './expose';
 import { hiddenLens } from './hiddenLens';

@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { lensExample, lensOf } from '../kit/records/lens';
-import { mountOf } from '../kit/records/mount';
-import { partOf } from '../kit/records/part';
-import { lensAt } from '../halo/focus';
-import { predictHalo } from '../halo/predict';
-import { transmissionAt } from '../halo/rims';
-import { trainOf } from '../rig/train/train';
-import { haloBehind } from '../rig/train/rims';
+import { lensExample, lensOf, mountOf, partOf } from '../kit/records';
+import { lensAt, predictHalo, transmissionAt } from '../halo';
+import { trainOf, haloBehind } from '../rig/train';
 import { lightMap, trueRadii, type LightMap, type RayLens } from './rays';
 
 /** An iris 60 mm before the sensor and nothing else. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
-import { dayOf } from '../kit/records/day';
+import { tideMill } from '../demo';
+import { dayOf } from '../kit/records';
 import { dayPlan, daysInOrder, rigsOfDay } from './dayPlan';
 
 const day = (rigIds: string[]) => dayOf({ id: 'd', name: 'D', rigIds });

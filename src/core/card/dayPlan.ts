@@ -1,14 +1,10 @@
 /** A day of shooting: its rigs in order, what to pack, and what is still to be tested before. */
-import { fullName } from '../kit/records/body';
-import type { Day } from '../kit/records/day';
-import type { EvidenceKind } from '../kit/records/haloSample';
-import type { Workspace } from '../kit/records/workspace';
-import { evaluate } from '../rig/report/evaluate';
-import { grams, orUnknown, sumOf, type Gear } from '../rig/readings/carried';
-import { isMissing, resolveRig, type Rig } from '../rig/rig';
-import { spotWords } from '../sweep/words';
-import { counted } from '../words/figures';
-import { riskWords } from '../words/risk';
+import { fullName, type Day, type EvidenceKind, type Workspace } from '../kit/records';
+import { evaluate } from '../rig/report';
+import { grams, orUnknown, sumOf, type Gear } from '../rig/readings';
+import { isMissing, resolveRig, type Rig } from '../rig';
+import { spotWords } from '../sweep';
+import { counted, riskWords } from '../words';
 
 /** One rig of a day, or why it cannot be had. */
 export interface DayRig {

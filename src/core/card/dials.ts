@@ -1,11 +1,10 @@
 /** What is dialled on a rig, as its barrel and its body have it. */
-import { namedAspect } from '../frame/aspects';
-import { cropInForce } from '../frame/pipeline';
-import { isZoom } from '../kit/records/lens';
-import type { Report } from '../rig/report/evaluate';
-import type { Rig } from '../rig/rig';
-import { engraved, focal } from '../sweep/words';
-import { fixed, fWords, metres, mm, placeWords, scaleUpWords, times } from '../words/figures';
+import { namedAspect, cropInForce } from '../frame';
+import { isZoom } from '../kit/records';
+import type { Report } from '../rig/report';
+import type { Rig } from '../rig';
+import { engraved, focal } from '../sweep';
+import { fixed, fWords, metres, mm, placeWords, scaleUpWords, times } from '../words';
 import type { CardLine } from './cardLine';
 
 /** A focal length as it is read off a barrel, with its unit. */

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
 import { plainRig } from '../../../tests/support/plainRig';
-import { tideMill } from '../demo/tideMill';
-import { evaluate } from '../rig/report/evaluate';
-import { turned, type Rig } from '../rig/rig';
-import { sweepAnswer } from '../sweep/answer';
+import { tideMill } from '../demo';
+import { evaluate } from '../rig/report';
+import { turned, type Rig } from '../rig';
+import { sweepAnswer } from '../sweep';
 import { rigCard } from './rigCard';
 
 const TODAY = '2026-06-01';

@@ -1,17 +1,14 @@
 /** What stands on a rig's card: what to dial, where it is safe, what to mind. Words and figures; no layout. */
-import type { VerdictKind } from '../frame/coverage';
-import type { Halo } from '../halo/rims';
-import { fullName } from '../kit/records/body';
-import { isZoom } from '../kit/records/lens';
-import type { Window } from '../maths/windows';
-import type { FrameSize } from '../optics/formats';
-import { layTrain, type TrainLayout } from '../rig/readings/trainLayout';
-import { troubleWords } from '../rig/readings/trainWords';
-import { evidenceSentence } from '../rig/readings/why';
-import { evaluate } from '../rig/report/evaluate';
-import type { Rig } from '../rig/rig';
-import { sweepAnswer } from '../sweep/answer';
-import { riskWords } from '../words/risk';
+import type { VerdictKind } from '../frame';
+import type { Halo } from '../halo';
+import { fullName, isZoom } from '../kit/records';
+import type { Window } from '../maths';
+import type { FrameSize } from '../optics';
+import { layTrain, type TrainLayout, troubleWords, evidenceSentence } from '../rig/readings';
+import { evaluate } from '../rig/report';
+import type { Rig } from '../rig';
+import { sweepAnswer } from '../sweep';
+import { riskWords } from '../words';
 import type { CardLine, CardSection } from './cardLine';
 import { dialsOf } from './dials';
 import { sectionsOf } from './sections';

@@ -1,17 +1,20 @@
 /** What a card says under its headings: where it is safe, what the corners do, light, picture and handling. */
-import { cornerLift, frameGains, type CornerLift } from '../frame/lift';
-import { isZoom } from '../kit/records/lens';
-import { gearOf, grams, massG, orUnknown, sumOf } from '../rig/readings/carried';
-import { knownAt } from '../rig/readings/known';
-import { evaluate, type Report } from '../rig/report/evaluate';
-import { AUTOFOCUS_WORDS } from '../rig/report/handling';
-import { turned, type Rig } from '../rig/rig';
-import type { SweepAnswer } from '../sweep/answer';
-import { focalSteps } from '../sweep/axes';
-import { aperturesClearAt, gapWords, spotWords, whereClear } from '../sweep/words';
-import { isOffMiddle } from '../optics/formats';
-import { darknessWords } from '../words/corners';
+import { cornerLift, frameGains, type CornerLift } from '../frame';
+import { isZoom } from '../kit/records';
+import { gearOf, grams, massG, orUnknown, sumOf, knownAt } from '../rig/readings';
+import { evaluate, type Report, AUTOFOCUS_WORDS } from '../rig/report';
+import { turned, type Rig } from '../rig';
 import {
+  type SweepAnswer,
+  focalSteps,
+  aperturesClearAt,
+  gapWords,
+  spotWords,
+  whereClear,
+} from '../sweep';
+import { isOffMiddle } from '../optics';
+import {
+  darknessWords,
   diameterMm,
   fixed,
   fWords,
@@ -24,7 +27,7 @@ import {
   sizeMm,
   times,
   tWords,
-} from '../words/figures';
+} from '../words';
 import type { CardLine, CardSection } from './cardLine';
 import { focalWords } from './dials';
 

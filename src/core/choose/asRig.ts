@@ -1,8 +1,6 @@
 /** A candidate as a rig: the records it joins, set where it serves the widest of its views. */
-import type { Job } from '../kit/records/job';
-import { restingSettings, type RigRecord } from '../kit/records/rigRecord';
-import type { Workspace } from '../kit/records/workspace';
-import { isMissing, resolveRig, type Rig } from '../rig/rig';
+import { type Job, restingSettings, type RigRecord, type Workspace } from '../kit/records';
+import { isMissing, resolveRig, type Rig } from '../rig';
 import type { Candidate } from './candidate';
 import { judgementFor } from './pairs';
 

@@ -3,13 +3,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MOUNTS, partOf, plainRig } from '../../../tests/support/plainRig';
 import { runs } from '../../../tests/support/seed';
-import { modeOf } from '../kit/records/body';
-import { jobOf, type Job } from '../kit/records/job';
-import type { Lens } from '../kit/records/lens';
-import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
-import { evaluate } from '../rig/report/evaluate';
-import { isClear, verdictOf } from '../rig/verdicts';
-import { turned } from '../rig/rig';
+import {
+  modeOf,
+  jobOf,
+  type Job,
+  type Lens,
+  EMPTY_WORKSPACE,
+  type Workspace,
+} from '../kit/records';
+import { evaluate } from '../rig/report';
+import { isClear, verdictOf, turned } from '../rig';
 import { rigOf } from './asRig';
 import { passes, type Candidate } from './candidate';
 import { choose } from './choose';

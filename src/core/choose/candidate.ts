@@ -1,6 +1,6 @@
 /** A combination of the kit as it was judged for a job. */
-import type { Availability } from '../kit/records/common';
-import type { Window } from '../maths/windows';
+import type { Availability } from '../kit/records';
+import type { Window } from '../maths';
 
 /** What a job can fail by, the weightiest first: what goes together, then what the gear can do, then what it costs. */
 export const FAIL_CODES = [

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { MOUNTS, partOf, plainRig } from '../../../tests/support/plainRig';
-import { tideMill } from '../demo/tideMill';
-import { jobOf, type Job } from '../kit/records/job';
-import type { Lens } from '../kit/records/lens';
-import { EMPTY_WORKSPACE, type Workspace } from '../kit/records/workspace';
-import { evaluate } from '../rig/report/evaluate';
+import { tideMill } from '../demo';
+import { jobOf, type Job, type Lens, EMPTY_WORKSPACE, type Workspace } from '../kit/records';
+import { evaluate } from '../rig/report';
 import { rigOf } from './asRig';
 import { passes, type Candidate } from './candidate';
 import { choose, countOf } from './choose';

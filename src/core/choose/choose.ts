@@ -1,7 +1,5 @@
 /** From a whole kit: which rigs can do a job, and why the others cannot. */
-import type { Body } from '../kit/records/body';
-import type { Job } from '../kit/records/job';
-import type { Workspace } from '../kit/records/workspace';
+import type { Body, Job, Workspace } from '../kit/records';
 import type { Candidate } from './candidate';
 import { candidateOf, type Combination } from './judging';
 import { openKit, pairOf, standingOf, type Kit, type Standing } from './pairs';

@@ -1,11 +1,8 @@
 /** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
-import { spareStopsAt } from '../frame/coverage';
-import { scaleUp, worstCornerRadius } from '../frame/geometry';
-import type { Offset } from '../optics/formats';
-import { keptIn } from '../maths/kept';
-import { peakBetween, windowsAmong, type Known, type Window } from '../maths/windows';
-import type { FrameSize } from '../optics/formats';
-import { seenFrom } from '../rig/situation';
+import { spareStopsAt, scaleUp, worstCornerRadius } from '../frame';
+import type { Offset, FrameSize } from '../optics';
+import { keptIn, peakBetween, windowsAmong, type Known, type Window } from '../maths';
+import { seenFrom } from '../rig';
 import {
   acceptedAt,
   bestAt,

@@ -1,6 +1,6 @@
 /** The demo's jobs have the winners worked out by hand in docs/choosing.md, for the reasons given there. */
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
+import { tideMill } from '../demo';
 import type { Candidate } from './candidate';
 import { choose } from './choose';
 import { tradeOffsOf } from './tradeOffs';

@@ -1,14 +1,10 @@
 /** One combination judged for a job: what it serves, or by what it fails and by how much. */
-import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame/pipeline';
-import { readOutMiddle, type Body, type Mode } from '../kit/records/body';
-import type { Job } from '../kit/records/job';
-import { openFNumberAt } from '../kit/records/lens';
-import { logWidth, withinSpan, type Window } from '../maths/windows';
-import { isAsOpenAs } from '../optics/apertures';
-import { cropFactor } from '../optics/crop';
-import { desqueezed, SAME_VIEW } from '../optics/view';
-import { travelFor } from '../rig/framed';
-import { fNumberBehind } from '../rig/train/light';
+import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame';
+import { readOutMiddle, type Body, type Mode, type Job, openFNumberAt } from '../kit/records';
+import { logWidth, withinSpan, type Window } from '../maths';
+import { isAsOpenAs, cropFactor, desqueezed, SAME_VIEW } from '../optics';
+import { travelFor } from '../rig';
+import { fNumberBehind } from '../rig/train';
 import { awayOf, type Candidate, type Fail, type Unknown } from './candidate';
 import { covered, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';

@@ -1,11 +1,8 @@
 /** What a combination fails by whatever it is set to, and the apertures a job leaves it. */
-import type { Body, Mode } from '../kit/records/body';
-import { AVAILABILITY } from '../kit/records/common';
-import type { Job } from '../kit/records/job';
-import { openFNumberAt } from '../kit/records/lens';
-import type { Window } from '../maths/windows';
-import { isAsOpenAs, MARK_SLACK } from '../optics/apertures';
-import { fNumberBehind } from '../rig/train/light';
+import { type Body, type Mode, AVAILABILITY, type Job, openFNumberAt } from '../kit/records';
+import type { Window } from '../maths';
+import { isAsOpenAs, MARK_SLACK } from '../optics';
+import { fNumberBehind } from '../rig/train';
 import type { Fail, Unknown } from './candidate';
 import type { Pair, Standing, Sum } from './pairs';
 import type { ApertureRange } from './reach';

@@ -1,11 +1,18 @@
 /** What the kit's lenses, trains and bodies have to do with each other, found once. */
-import type { Body } from '../kit/records/body';
-import { AVAILABILITY, isTold, type Availability, type Electronics } from '../kit/records/common';
-import { limitStops, type Judgement } from '../kit/records/judgement';
-import type { Job } from '../kit/records/job';
-import { transmissionOf, type Lens } from '../kit/records/lens';
-import { restingSettings } from '../kit/records/rigRecord';
-import type { Workspace } from '../kit/records/workspace';
+import {
+  type Body,
+  AVAILABILITY,
+  isTold,
+  type Availability,
+  type Electronics,
+  limitStops,
+  type Judgement,
+  type Job,
+  transmissionOf,
+  type Lens,
+  restingSettings,
+  type Workspace,
+} from '../kit/records';
 import {
   areMountsTold,
   carriedBy,
@@ -13,12 +20,11 @@ import {
   isStrikeUnknown,
   registerFit,
   strikeOf,
-} from '../rig/mechanicalFit';
-import { mountsById, type Rig } from '../rig/rig';
-import { findChains, type Chain } from '../rig/search/chains';
-import { apertureControl } from '../rig/train/aperture';
-import { trainLight } from '../rig/train/light';
-import { trainOf, type Train } from '../rig/train/train';
+  mountsById,
+  type Rig,
+} from '../rig';
+import { findChains, type Chain } from '../rig/search';
+import { apertureControl, trainLight, trainOf, type Train } from '../rig/train';
 import type { LightFigure } from './candidate';
 import { reachOf, type Reach } from './reach';
 

@@ -1,7 +1,7 @@
 /** The fewest rigs that span the views wanted, on one body, and what is left open. */
-import type { Job } from '../kit/records/job';
-import { gapsBetween, logWidth, withinSpan, type Window } from '../maths/windows';
-import { SAME_VIEW } from '../optics/view';
+import type { Job } from '../kit/records';
+import { gapsBetween, logWidth, withinSpan, type Window } from '../maths';
+import { SAME_VIEW } from '../optics';
 import type { Candidate } from './candidate';
 import { joined } from './covered';
 

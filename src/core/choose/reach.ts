@@ -2,21 +2,14 @@
  * How far from the middle corners are accepted, for a lens behind a train, over zoom and aperture. Worked out
  * once for a lens and a train, and asked by every body and mode they stand on.
  */
-import { isClearAt } from '../frame/coverage';
-import type { Travel } from '../frame/geometry';
-import type { Offset } from '../optics/formats';
-import type { FrameSize } from '../optics/formats';
-import type { Halo } from '../halo/rims';
-import { acceptedRadius } from '../halo/radii';
-import { lensAt } from '../halo/focus';
-import type { Window } from '../maths/windows';
-import { openFNumberAt, type Lens } from '../kit/records/lens';
-import { apertureSeries, isAsOpenAs, MARK_SLACK } from '../optics/apertures';
-import { apertureControl } from '../rig/train/aperture';
-import { extensionMm } from '../rig/train/extension';
-import type { Train } from '../rig/train/train';
-import { haloThrough, seenFrom } from '../rig/situation';
-import { zoomPlaces } from '../sweep/zoomWindows';
+import { isClearAt, type Travel } from '../frame';
+import { type Offset, type FrameSize, apertureSeries, isAsOpenAs, MARK_SLACK } from '../optics';
+import { type Halo, acceptedRadius, lensAt } from '../halo';
+import type { Window } from '../maths';
+import { openFNumberAt, type Lens } from '../kit/records';
+import { apertureControl, extensionMm, type Train } from '../rig/train';
+import { haloThrough, seenFrom } from '../rig';
+import { zoomPlaces } from '../sweep';
 import type { ServedAt } from './candidate';
 
 const NOT_YET = Number.NaN;

@@ -1,8 +1,8 @@
 /** Why a combination passes or fails, in words, and what would mend a near miss. */
-import type { Job } from '../kit/records/job';
-import type { Window } from '../maths/windows';
-import { stopsBetweenFNumbers } from '../optics/stops';
-import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words/figures';
+import type { Job } from '../kit/records';
+import type { Window } from '../maths';
+import { stopsBetweenFNumbers } from '../optics';
+import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words';
 import { passes, type Candidate, type Fail, type Unknown } from './candidate';
 import { WHOLE_SHARE } from './judging';
 

@@ -1,6 +1,6 @@
 /** Where what hangs on a mount balances. */
-import { isFront } from '../kit/records/part';
-import type { Rig } from '../rig/rig';
+import { isFront } from '../kit/records';
+import type { Rig } from '../rig';
 
 /** Standard gravity, m/s² (ISO 80000-3). */
 const GRAVITY = 9.80665;

@@ -1,7 +1,6 @@
 /** Depth of field on three bases: what each compares, and the sentence that settles the usual quarrel. */
-import type { DepthBasis } from '../optics/depth';
-import { diagonalMm } from '../optics/formats';
-import { fWords, fixed, metres } from '../words/figures';
+import { type DepthBasis, diagonalMm } from '../optics';
+import { fWords, fixed, metres } from '../words';
 import type { ConverterColumn } from './columns';
 
 export interface BasisWords {

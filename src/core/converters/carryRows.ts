@@ -1,15 +1,13 @@
 /** Rows of what is carried, paid and minded. */
 import { lengthOf, massOf, priceOf, priceNote, carriedWords } from './rowFigures';
 import { COMMON, asOnBench, ratio, words } from './rowParts';
-import { fullName } from '../kit/records/body';
+import { fullName } from '../kit/records';
 import { clearanceWords } from './flare';
 import { differs } from './seen';
 import { balanceOf } from './balance';
-import { gearOf, grams, orUnknown } from '../rig/readings/carried';
-import { HEAVY_LENS_G } from '../rig/report/cautions';
-import { evidenceSentence } from '../rig/readings/why';
-import { riskWords } from '../words/risk';
-import { counted, fixed, mm } from '../words/figures';
+import { gearOf, grams, orUnknown, evidenceSentence } from '../rig/readings';
+import { HEAVY_LENS_G } from '../rig/report';
+import { riskWords, counted, fixed, mm } from '../words';
 
 import type { RowGroup } from './rowTypes';
 

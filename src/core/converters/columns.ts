@@ -1,16 +1,12 @@
 /** What is weighed against each other for one lens on one body: the lens as it is, converters, and cropping. */
-import { isFront, magnifies, type Part } from '../kit/records/part';
-import { fullName } from '../kit/records/body';
-import { mergedSettings } from '../kit/records/rigRecord';
-import { clamp } from '../maths/clamp';
-import { evaluate, type Report } from '../rig/report/evaluate';
-import { jointProblems } from '../rig/joints';
-import { turned, type Rig } from '../rig/rig';
-import { findChains } from '../rig/search/chains';
-import { addOffers, offerOfChain } from '../rig/search/offers';
-import { frontFactor, trainFactor } from '../rig/train/train';
-import { fixed } from '../words/figures';
-import { trainWords } from '../sweep/axes';
+import { isFront, magnifies, type Part, fullName, mergedSettings } from '../kit/records';
+import { clamp } from '../maths';
+import { evaluate, type Report } from '../rig/report';
+import { jointProblems, turned, type Rig } from '../rig';
+import { findChains, addOffers, offerOfChain } from '../rig/search';
+import { frontFactor, trainFactor } from '../rig/train';
+import { fixed } from '../words';
+import { trainWords } from '../sweep';
 
 export type ColumnKind = 'base' | 'converter' | 'crop';
 

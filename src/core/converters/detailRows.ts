@@ -1,5 +1,5 @@
 /** Rows of detail, depth, shake and noise. */
-import { EXACT } from '../words/evidence';
+import { EXACT, fixed, lpMm, metres, mm, shutterWords, signedStops, times } from '../words';
 import {
   lightAgainst,
   cropAgainst,
@@ -12,11 +12,8 @@ import {
 } from './rowFigures';
 import { asOnBench, ratio, basisRow } from './rowParts';
 import { differs } from './seen';
-import { VISIBLE_DIFFERENCE } from '../optics/detail';
-import { orUnknown } from '../rig/readings/carried';
-import { explain } from '../rig/readings/why';
-import { resolutionEvidence } from '../rig/readings/whyPractice';
-import { fixed, lpMm, metres, mm, shutterWords, signedStops, times } from '../words/figures';
+import { VISIBLE_DIFFERENCE } from '../optics';
+import { orUnknown, explain, resolutionEvidence } from '../rig/readings';
 
 import type { RowGroup } from './rowTypes';
 

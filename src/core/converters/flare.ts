@@ -1,5 +1,5 @@
 /** Light that falls beside the picture. */
-import { mm } from '../words/figures';
+import { mm } from '../words';
 import type { ConverterColumn } from './columns';
 
 /** A halo that ends this close past the corner lights nothing beside it, share of the corner's radius. */

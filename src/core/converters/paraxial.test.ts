@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
-import { tideMill } from '../demo/tideMill';
-import { isMissing, resolveRig } from '../rig/rig';
-import { trainFactor } from '../rig/train/train';
+import { tideMill } from '../demo';
+import { isMissing, resolveRig } from '../rig';
+import { trainFactor } from '../rig/train';
 import { opticsOf, pathAt, type Optics } from './paraxial';
 
 /** STANDARDS, 6: focal reducer and extender as a thin lens: m, F, a, b and how far the image moves toward the lens. */

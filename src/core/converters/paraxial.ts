@@ -2,13 +2,10 @@
  * The way of the light through a converter, paraxial and to scale: thin lenses at their own places. Lengths mm;
  * x runs along the axis toward the sensor from the plane where the bare lens has its image, y across it.
  */
-import { predictHalo } from '../halo/predict';
-import { haloRadii } from '../halo/radii';
-import { magnifies } from '../kit/records/part';
-import { fullName } from '../kit/records/body';
-import type { Rig } from '../rig/rig';
-import { situationOf } from '../rig/situation';
-import { trainOf } from '../rig/train/train';
+import { predictHalo, haloRadii } from '../halo';
+import { magnifies, fullName } from '../kit/records';
+import { type Rig, situationOf } from '../rig';
+import { trainOf } from '../rig/train';
 
 export interface Point {
   x: number;

@@ -1,17 +1,18 @@
 /** Figures of one column that rows of a comparison are made of. */
-import { isTold } from '../kit/records/common';
+import { isTold } from '../kit/records';
 import { SEEN_STOPS } from './seen';
-import { cropFactor } from '../optics/crop';
-import { diagonalMm } from '../optics/formats';
-import { glassSharpness } from '../optics/detail';
-import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
-import { desqueezed } from '../optics/view';
-import { massG, price, sumOf } from '../rig/readings/carried';
-import { situationOf } from '../rig/situation';
-import { AUTOFOCUS_WORDS } from '../rig/report/handling';
-import { inFocus } from '../rig/report/picture';
-import { turned } from '../rig/rig';
-import { fixed, signedStops, stopsWords } from '../words/figures';
+import {
+  cropFactor,
+  diagonalMm,
+  glassSharpness,
+  lightStopsOfFactor,
+  stopsBetweenFNumbers,
+  desqueezed,
+} from '../optics';
+import { massG, price, sumOf } from '../rig/readings';
+import { situationOf, turned } from '../rig';
+import { AUTOFOCUS_WORDS, inFocus } from '../rig/report';
+import { fixed, signedStops, stopsWords } from '../words';
 import type { ConverterColumn } from './columns';
 import type { Asked } from './rowTypes';
 

@@ -1,8 +1,8 @@
 /** What rows of a comparison have in common: how two columns differ, and whose why is the Bench's. */
 import { differs, SEEN_SHARE } from './seen';
-import { VISIBLE_DIFFERENCE } from '../optics/detail';
-import { explain, type Reading } from '../rig/readings/why';
-import { metres, times } from '../words/figures';
+import { VISIBLE_DIFFERENCE } from '../optics';
+import { explain, type Reading } from '../rig/readings';
+import { metres, times } from '../words';
 import type { ConverterColumn } from './columns';
 import { basis } from './rowFigures';
 import type { Asked, ConverterRow, Said } from './rowTypes';

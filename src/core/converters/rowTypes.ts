@@ -1,5 +1,5 @@
 /** The shape of the rows a comparison of converters has. */
-import type { Why } from '../rig/readings/why';
+import type { Why } from '../rig/readings';
 import type { ConverterColumn } from './columns';
 import type { Difference } from './seen';
 

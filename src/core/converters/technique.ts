@@ -1,8 +1,7 @@
 /** What to do where sharpness is lost, for the rig in hand. All of it common practice, no source. */
-import { ELECTRONIC_SHUTTER } from '../optics/steady';
-import { stopsBetweenFNumbers } from '../optics/stops';
-import { openFNumberAt } from '../kit/records/lens';
-import { fWords, metres, shutterWords } from '../words/figures';
+import { ELECTRONIC_SHUTTER, stopsBetweenFNumbers } from '../optics';
+import { openFNumberAt } from '../kit/records';
+import { fWords, metres, shutterWords } from '../words';
 import type { ConverterColumn } from './columns';
 import { spillMm } from './flare';
 

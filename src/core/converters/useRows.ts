@@ -2,12 +2,9 @@
 import { closestOf, autofocusWords, slowerNote } from './rowFigures';
 import { asOnBench, ratio, stopsApart, words } from './rowParts';
 import { differs } from './seen';
-import { VISIBLE_DIFFERENCE } from '../optics/detail';
-import { explain } from '../rig/readings/why';
-import { riskWords } from '../words/risk';
-import { fixed, metres, percent, stopsWords, times } from '../words/figures';
-
-import { knownAt, knownWords, whyKnown } from '../rig/readings/known';
+import { VISIBLE_DIFFERENCE } from '../optics';
+import { explain, knownAt, knownWords, whyKnown } from '../rig/readings';
+import { riskWords, fixed, metres, percent, stopsWords, times } from '../words';
 import type { ConverterRow, RowGroup } from './rowTypes';
 
 /** What its owner said of the bare lens here; behind a converter it holds for the lens alone. */

@@ -1,13 +1,10 @@
 /** Converter, crop, or step closer? And for a reducer: what it gives and what it asks for. */
-import { VISIBLE_DIFFERENCE } from '../optics/detail';
-import { resolutionOf } from '../kit/records/lens';
-import { converterOrCrop } from '../rig/report/sharpness';
-import { trainFactor } from '../rig/train/train';
+import { VISIBLE_DIFFERENCE, customaryStops, distanceInFocals } from '../optics';
+import { resolutionOf } from '../kit/records';
+import { converterOrCrop } from '../rig/report';
+import { trainFactor } from '../rig/train';
 import { lightAgainst } from './rowFigures';
-import { customaryStops } from '../optics/stops';
-import { distanceInFocals } from '../optics/view';
-import { fixed, metres, mm, percent, stopsWords } from '../words/figures';
-import { riskWords } from '../words/risk';
+import { fixed, metres, mm, percent, stopsWords, riskWords } from '../words';
 import type { ConverterColumn } from './columns';
 
 export interface WeighingVerdict {

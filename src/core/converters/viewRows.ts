@@ -1,15 +1,11 @@
 /** Rows of view and light. */
-import { EXACT } from '../words/evidence';
+import { EXACT, fixed, fWords, mm, signedStops, times, tWords } from '../words';
 import { focalOf, fNumberOf, lightAgainst, actsAs, ofOwnFormat, customOf } from './rowFigures';
 import { asOnBench, ratio } from './rowParts';
-import { isTold } from '../kit/records/common';
+import { isTold } from '../kit/records';
 import { differs } from './seen';
-import { CROP_BASES, cropFactor } from '../optics/crop';
-import { diagonalMm } from '../optics/formats';
-import { stopsBetweenFNumbers } from '../optics/stops';
-import { desqueezed } from '../optics/view';
-import { orUnknown } from '../rig/readings/carried';
-import { fixed, fWords, mm, signedStops, times, tWords } from '../words/figures';
+import { CROP_BASES, cropFactor, diagonalMm, stopsBetweenFNumbers, desqueezed } from '../optics';
+import { orUnknown } from '../rig/readings';
 
 import type { ConverterRow, RowGroup } from './rowTypes';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { partOf, plainRig } from '../../../tests/support/plainRig';
-import { tideMill } from '../demo/tideMill';
-import { bodyOf } from '../kit/records/body';
+import { tideMill } from '../demo';
+import { bodyOf } from '../kit/records';
 import { balanceOf } from './balance';
 import { basisWords } from './bases';
 import { cropOf, trainsFor, weigh, type ConverterColumn } from './columns';

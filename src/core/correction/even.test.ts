@@ -4,9 +4,9 @@
  */
 import { describe, expect, it } from 'vitest';
 import { drawFrame, HELD_OUT, mapOf } from '../../../tests/support/frames';
-import type { Halo } from '../halo/rims';
-import { diagonalMm } from '../optics/formats';
-import { measureFrame } from '../measure/measureFrame';
+import type { Halo } from '../halo';
+import { diagonalMm } from '../optics';
+import { measureFrame } from '../measure';
 import { gainTable } from './gain';
 
 const FRAMES = 24;

@@ -1,6 +1,6 @@
 /** What a picture is multiplied by to even out the light of a halo, on linear values. */
-import { lightAt, type Halo } from '../halo/rims';
-import { farthestCornerMm, type FrameSize } from '../optics/formats';
+import { lightAt, type Halo } from '../halo';
+import { farthestCornerMm, type FrameSize } from '../optics';
 
 /** No place is lifted further, however dark it is: three stops. What is left beyond is noise. */
 export const MOST_GAIN = 8;

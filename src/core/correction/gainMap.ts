@@ -1,8 +1,8 @@
 /** A gain map as a file: what each pixel of a recorded picture is multiplied by, on linear values. */
 import { encode } from 'fast-png';
-import type { Halo } from '../halo/rims';
-import type { RecordedFrame } from '../frame/pipeline';
-import { fixed } from '../words/figures';
+import type { Halo } from '../halo';
+import type { RecordedFrame } from '../frame';
+import { fixed } from '../words';
 import { gainRow, gainTable, reachOfFrame, type FrameOnSensor } from './gain';
 import { halfBits, writeTiff } from './tiffOut';
 

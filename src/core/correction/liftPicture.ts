@@ -1,12 +1,10 @@
 /** Lifting the dark corners of somebody's own picture by the halo it was taken through. */
-import { lightAt, transmissionAt, type Halo } from '../halo/rims';
-import { HARD_TRANSMISSION } from '../halo/radii';
-import { whereFalling } from '../maths/rootFinding';
-import type { PixelImage } from '../measure/file/pixels';
-import { srgbValue, toneTable } from '../measure/light/tone';
-import type { FrameSize } from '../optics/formats';
-import { fail, ok, type Result } from '../words/problem';
-import { fixed } from '../words/figures';
+import { lightAt, transmissionAt, type Halo, HARD_TRANSMISSION } from '../halo';
+import { whereFalling } from '../maths';
+import type { PixelImage } from '../measure/file';
+import { srgbValue, toneTable } from '../measure/light';
+import type { FrameSize } from '../optics';
+import { fail, ok, type Result, fixed } from '../words';
 import { gainRow, gainTable, MOST_GAIN, reachOfFrame, type FrameOnSensor } from './gain';
 
 /** How EXIF says a picture is turned to be looked at, 1 to 8. */

@@ -1,12 +1,9 @@
 /** Somebody's own picture against a rig: what of the sensor it shows, how it is looked at, and its file when it is lifted. */
 import { encode } from 'fast-png';
-import type { Container } from '../measure/file/container';
-import type { PixelImage } from '../measure/file/pixels';
-import type { FrameSize } from '../optics/formats';
-import { recordedOf } from '../rig/framed';
-import { situationOf } from '../rig/situation';
-import type { Rig } from '../rig/rig';
-import type { Result } from '../words/problem';
+import type { Container, PixelImage } from '../measure/file';
+import type { FrameSize } from '../optics';
+import { recordedOf, situationOf, type Rig } from '../rig';
+import type { Result } from '../words';
 import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
 import type { FrameOnSensor } from './gain';
 import { frameOfPicture } from './liftPicture';

@@ -5,7 +5,7 @@ import {
   type BodyTold,
   type Mode,
   type StabilisationCrop,
-} from '../kit/records/body';
+} from '../kit/records';
 import { had } from './had';
 
 const crop = (

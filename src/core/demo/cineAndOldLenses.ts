@@ -1,5 +1,4 @@
-import { nothingKnown } from '../kit/records/knowledge';
-import { lensOf, type Lens, type LensTold } from '../kit/records/lens';
+import { nothingKnown, lensOf, type Lens, type LensTold } from '../kit/records';
 import {
   FULL,
   GATE,

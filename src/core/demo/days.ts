@@ -1,5 +1,5 @@
 /** Three days on the salt marsh, each with its rigs in shooting order. */
-import { dayOf, type Day } from '../kit/records/day';
+import { dayOf, type Day } from '../kit/records';
 
 export const days: Day[] = [
   dayOf({

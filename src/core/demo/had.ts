@@ -1,5 +1,5 @@
 /** What the crew's gear weighs and costs, and how it is to be had; made up, as all of the demo is. */
-import type { Availability } from '../kit/records/common';
+import type { Availability } from '../kit/records';
 
 interface Had {
   massG?: number;

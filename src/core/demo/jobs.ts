@@ -1,5 +1,5 @@
 /** What the crew has to deliver. */
-import { jobExample, jobOf, type Job } from '../kit/records/job';
+import { jobExample, jobOf, type Job } from '../kit/records';
 
 export const jobs: Job[] = [
   { ...jobExample, mostMassG: 2000, note: 'Dim, by hand, between the gears.' },

@@ -1,6 +1,5 @@
 /** Short ways to write down the demo lenses. */
-import type { Evidence, HaloSample } from '../kit/records/haloSample';
-import type { Lens } from '../kit/records/lens';
+import type { Evidence, HaloSample, Lens } from '../kit/records';
 
 const measured = (date: string, frames: number, source: string): Evidence => ({
   kind: 'measured',

@@ -1,4 +1,4 @@
-import type { Marking } from '../kit/records/marking';
+import type { Marking } from '../kit/records';
 
 /** Made-up examples of what stands on the barrels of the borrowed lenses. */
 export const markings: Marking[] = [

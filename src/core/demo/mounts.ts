@@ -1,5 +1,5 @@
-import { mountRecord, STARTER_MOUNTS } from '../kit/starter/mounts';
-import type { Mount } from '../kit/records/mount';
+import { mountRecord, STARTER_MOUNTS } from '../kit/starter';
+import type { Mount } from '../kit/records';
 
 /** The crew's names for the mounts they have; the mounts themselves are common ones. */
 const NAMES: Readonly<Record<string, readonly string[]>> = {

@@ -1,6 +1,12 @@
-import { NO_ELECTRONICS, type Electronics } from '../kit/records/common';
+import {
+  NO_ELECTRONICS,
+  type Electronics,
+  partOf,
+  type OwnRim,
+  type Part,
+  type PartTold,
+} from '../kit/records';
 import { had } from './had';
-import { partOf, type OwnRim, type Part, type PartTold } from '../kit/records/part';
 
 const base = { maker: 'Ninefold' };
 const CONTACTS: Electronics = { focus: true, aperture: true, metadata: true, stabiliser: false };

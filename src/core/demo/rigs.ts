@@ -1,4 +1,4 @@
-import { restingSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
+import { restingSettings, type RigRecord, type RigSettings } from '../kit/records';
 
 const rig = (
   id: string,

@@ -1,4 +1,4 @@
-import { lensOf, type Lens, type LensTold } from '../kit/records/lens';
+import { lensOf, type Lens, type LensTold } from '../kit/records';
 import {
   ALL_CONTACTS,
   FULL,

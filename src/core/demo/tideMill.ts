@@ -2,8 +2,7 @@
  * The demo workspace: a three-person crew documents the restoration of a tide mill on a salt marsh with
  * borrowed glass of all ages. Everything in it is made up.
  */
-import { DEFAULT_JUDGEMENT } from '../kit/records/judgement';
-import type { Workspace } from '../kit/records/workspace';
+import { DEFAULT_JUDGEMENT, type Workspace } from '../kit/records';
 import { bodies } from './bodies';
 import { cineAndOldLenses } from './cineAndOldLenses';
 import { days } from './days';

@@ -5,10 +5,13 @@ import {
   HARD_TRANSMISSION,
   type HaloProfile,
   type HaloRadii,
-} from '../halo/radii';
-import { whereFalling } from '../maths/rootFinding';
-import { darknessStops, lightAt, transmissionAt, type Halo } from '../halo/rims';
-import type { FrameSize } from '../optics/formats';
+  darknessStops,
+  lightAt,
+  transmissionAt,
+  type Halo,
+} from '../halo';
+import { whereFalling } from '../maths';
+import type { FrameSize } from '../optics';
 import {
   areaShare,
   concentricCleanFrame,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { FrameSize } from '../optics/formats';
+import type { FrameSize, Offset } from '../optics';
 import {
   areaShare,
   concentricCleanFrame,
@@ -11,7 +11,6 @@ import {
   worstCornerRadius,
   type Travel,
 } from './geometry';
-import type { Offset } from '../optics/formats';
 import { runs } from '../../../tests/support/seed';
 
 const FULL: FrameSize = { widthMm: 36, heightMm: 24 };

@@ -2,9 +2,8 @@
  * A circle over a frame: corner radii, shares, the largest clean frame. Lengths in mm from the middle of
  * the frame, x right, y down; the circle's centre is `offset`.
  */
-import { clamp } from '../maths/clamp';
-import { whereBeginning } from '../maths/rootFinding';
-import { farthestCornerMm, type FrameSize, type Offset } from '../optics/formats';
+import { clamp, whereBeginning } from '../maths';
+import { farthestCornerMm, type FrameSize, type Offset } from '../optics';
 
 /** How far the frame may move against the halo in any direction, mm. */
 export interface Travel {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Halo } from '../halo/rims';
+import type { Halo } from '../halo';
 import { cornerLift, frameGains } from './lift';
 
 const FRAME = { widthMm: 36, heightMm: 24 };

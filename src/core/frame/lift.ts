@@ -1,7 +1,6 @@
 /** Whether the dark of a halo's corners can be lifted in grading, and what that costs. */
-import { darknessStops, lightAt, type Halo } from '../halo/rims';
-import { HARD_TRANSMISSION } from '../halo/radii';
-import { farthestCornerMm, type FrameSize } from '../optics/formats';
+import { darknessStops, lightAt, type Halo, HARD_TRANSMISSION } from '../halo';
+import { farthestCornerMm, type FrameSize } from '../optics';
 
 export interface CornerLift {
   /** Stops the corner must be lifted; null where no light arrives. */

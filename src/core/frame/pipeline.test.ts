@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bodyExample } from '../kit/records/body';
+import { bodyExample } from '../kit/records';
 import { deliveredFrame, fitAspect, linearCropOf } from './pipeline';
 
 const mode = bodyExample.modes[0]!;

@@ -1,6 +1,6 @@
 /** From the sensor area that is read to the picture that is delivered. */
-import type { Mode, StabilisationCrop } from '../kit/records/body';
-import type { FrameSize } from '../optics/formats';
+import type { Mode, StabilisationCrop } from '../kit/records';
+import type { FrameSize } from '../optics';
 
 export interface DeliveredFrame extends FrameSize {
   /** Pixels of the read-out that fall in it. */

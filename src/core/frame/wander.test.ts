@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Halo } from '../halo/rims';
+import type { Halo } from '../halo';
 import { NO_TRAVEL, worstCornerRadius, type Travel } from './geometry';
 import { flickerStops, shiftBudget } from './wander';
 

@@ -1,8 +1,7 @@
 /** What movement of the halo against the frame does: flicker, and how much shift is left. */
-import { darknessStops, lightAt, type Halo } from '../halo/rims';
-import type { FrameSize } from '../optics/formats';
+import { darknessStops, lightAt, type Halo } from '../halo';
+import type { FrameSize, Offset } from '../optics';
 import { CORNERS, type Travel } from './geometry';
-import type { Offset } from '../optics/formats';
 
 /** Distances of a corner from the halo's centre over the travel, nearest and farthest, mm. */
 function cornerReach(x: number, y: number, travel: Travel): [nearest: number, farthest: number] {

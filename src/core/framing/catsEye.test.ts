@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Rim } from '../halo/rims';
+import type { Rim } from '../halo';
 import { catsEye, type UnitPoint } from './catsEye';
 
 /* Rays traced through round holes at their own places: no formula of the halo's is used here. */

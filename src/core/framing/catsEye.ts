@@ -2,7 +2,7 @@
  * The shape a point of light out of focus takes: the pupil as the rims leave it. Toward the corners front and
  * rear rims cut it from both sides, and the disc becomes a cat's eye.
  */
-import type { Rim } from '../halo/rims';
+import type { Rim } from '../halo';
 
 export interface UnitPoint {
   /** Along the radius, outward in the picture. */

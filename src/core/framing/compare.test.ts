@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
+import { tideMill } from '../demo';
 import { demoRig } from '../../../tests/support/demo';
 import { FRAMING_ROWS, headShare, lampScale, movedWords, secondFits } from './compare';
 import { falloffOf, pictureOf } from './picture';

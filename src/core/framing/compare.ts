@@ -1,11 +1,18 @@
 /** Pictures beside each other: what moved, and what that did, in figures and one sentence. */
-import { cornerWords } from '../words/corners';
-import { EXACT } from '../words/evidence';
-import { fixed, fWords, metres, mm, percent, signed, signedStops, tWords } from '../words/figures';
-import { cropFactor } from '../optics/crop';
-import { lightStopsOfFactor, stopsBetweenFNumbers } from '../optics/stops';
-import { knownAt, whyKnown } from '../rig/readings/known';
-import { explain, type Why } from '../rig/readings/why';
+import {
+  cornerWords,
+  EXACT,
+  fixed,
+  fWords,
+  metres,
+  mm,
+  percent,
+  signed,
+  signedStops,
+  tWords,
+} from '../words';
+import { cropFactor, lightStopsOfFactor, stopsBetweenFNumbers } from '../optics';
+import { knownAt, whyKnown, explain, type Why } from '../rig/readings';
 import { HEAD_M, lampsOf, PERSON_HALF_M, type Scene } from './scene';
 import { seenAt, type Shot } from './shot';
 

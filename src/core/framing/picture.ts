@@ -1,5 +1,5 @@
 /** The scene as a rig pictures it: outlines in the picture, the farthest first, each with its blur. */
-import { lightAt } from '../halo/rims';
+import { lightAt } from '../halo';
 import { catsEye } from './catsEye';
 import { backgroundOf, lampsOf, peopleOf, type Ink, type Outline, type Scene } from './scene';
 import { seenAt, type Seen, type Shot } from './shot';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
 import { plainRig, partOf } from '../../../tests/support/plainRig';
 import { runs } from '../../../tests/support/seed';
-import { depthOfField } from '../optics/depth';
+import { depthOfField } from '../optics';
 import { equalSizeM, seenAt, shotAt } from './shot';
 
 /* A thin lens in the plane z = 0, traced ray by ray: nothing of the program's is used here. */

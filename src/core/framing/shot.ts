@@ -1,16 +1,10 @@
 /** One rig before the scene: where it stands, what it is focused on, and where a point of the scene falls. */
-import { whereBeginning } from '../maths/rootFinding';
-import type { Halo } from '../halo/rims';
-import { blurDiscMm } from '../optics/blur';
-import type { Subject } from '../optics/depth';
-import type { FrameSize } from '../optics/formats';
-import { desqueezed } from '../optics/view';
-import { evaluate, type Report } from '../rig/report/evaluate';
-import { inFocus } from '../rig/report/picture';
-import { deliveredOf } from '../rig/framed';
-import { turned, type Rig } from '../rig/rig';
-import { situationOf } from '../rig/situation';
-import { frontFactor } from '../rig/train/train';
+import { whereBeginning } from '../maths';
+import type { Halo } from '../halo';
+import { blurDiscMm, type Subject, type FrameSize, desqueezed } from '../optics';
+import { evaluate, type Report, inFocus } from '../rig/report';
+import { deliveredOf, turned, type Rig, situationOf } from '../rig';
+import { frontFactor } from '../rig/train';
 import type { Spot } from './scene';
 
 export interface Shot {

@@ -1,20 +1,19 @@
 /** Which rigs stand before the scene: those of the workspace, as they are or with something changed. */
-import type { Body, Mode } from '../kit/records/body';
-import { isJudged } from '../kit/records/knowledge';
-import { magnifies, type Part } from '../kit/records/part';
-import type { RigRecord } from '../kit/records/rigRecord';
-import type { Workspace } from '../kit/records/workspace';
-import { cropFactor } from '../optics/crop';
-import { diagonalMm } from '../optics/formats';
-import { desqueezed } from '../optics/view';
-import { deliveredOf } from '../rig/framed';
-import { situationOf } from '../rig/situation';
-import { isMissing, resolveRig, type Rig } from '../rig/rig';
-import { findChains } from '../rig/search/chains';
-import { bodyOffers, offerOfChain } from '../rig/search/offers';
-import { trainFactor } from '../rig/train/train';
-import { clamp } from '../maths/clamp';
-import { fixed } from '../words/figures';
+import {
+  type Body,
+  type Mode,
+  isJudged,
+  magnifies,
+  type Part,
+  type RigRecord,
+  type Workspace,
+} from '../kit/records';
+import { cropFactor, diagonalMm, desqueezed } from '../optics';
+import { deliveredOf, situationOf, isMissing, resolveRig, type Rig } from '../rig';
+import { findChains, bodyOffers, offerOfChain } from '../rig/search';
+import { trainFactor } from '../rig/train';
+import { clamp } from '../maths';
+import { fixed } from '../words';
 
 /** A rig of the workspace, with what of it is otherwise. */
 export interface Take {

@@ -2,10 +2,10 @@ import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
 import { plainRig } from '../../../tests/support/plainRig';
-import { lightAt, transmissionAt } from '../halo/rims';
-import { limitStops } from '../kit/records/judgement';
-import { evaluate } from '../rig/report/evaluate';
-import { turned, type Rig } from '../rig/rig';
+import { lightAt, transmissionAt } from '../halo';
+import { limitStops } from '../kit/records';
+import { evaluate } from '../rig/report';
+import { turned, type Rig } from '../rig';
 import { guideOf, reachIn, type Guide } from './guide';
 import { guideSvg } from './guideSvg';
 

@@ -3,10 +3,9 @@
  * Pixels from the top left of the picture, x right, y down; circles on the sensor are ellipses where pixels are
  * not square.
  */
-import type { Report } from '../rig/report/evaluate';
-import { recordedOf } from '../rig/framed';
-import type { Rig } from '../rig/rig';
-import { fail, ok, type Result } from '../words/problem';
+import type { Report } from '../rig/report';
+import { recordedOf, type Rig } from '../rig';
+import { fail, ok, type Result } from '../words';
 
 export interface GuideBox {
   x: number;

@@ -1,5 +1,5 @@
 /** A frame guide as a drawing that stands alone, see-through wherever it says nothing. */
-import { escapedMarkup } from '../words/markup';
+import { escapedMarkup } from '../words';
 import type { Guide, GuideBox, GuideEllipse } from './guide';
 
 /** Inks of the guide: each line has a dark casing, so that it is seen on light and on dark. */

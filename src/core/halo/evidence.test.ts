@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { HaloSample } from '../kit/records/haloSample';
-import { lensExample, type Lens } from '../kit/records/lens';
+import { type HaloSample, lensExample, type Lens } from '../kit/records';
 import { sampleWith, type SampleTold } from '../../../tests/support/samples';
 import { evidenceFor } from './evidence';
 import { focusDoubt, lensAt } from './focus';

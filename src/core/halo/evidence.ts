@@ -4,10 +4,9 @@ import {
   isEdgeUnseen,
   isOneFrame,
   type EvidenceKind,
-} from '../kit/records/haloSample';
-import type { Lens } from '../kit/records/lens';
-import { diagonalMm, FULL_FRAME } from '../optics/formats';
-import { stopsBetweenFNumbers } from '../optics/stops';
+  type Lens,
+} from '../kit/records';
+import { diagonalMm, FULL_FRAME, stopsBetweenFNumbers } from '../optics';
 import { focusDoubt, type FocusDoubt, type LensAt } from './focus';
 import {
   atAperture,

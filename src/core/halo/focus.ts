@@ -1,7 +1,6 @@
 /** What focusing and extension do to a halo, and how much less sure it is close up. */
-import type { Lens } from '../kit/records/lens';
-import { extendedMagnification, pupilScale } from '../optics/closeUp';
-import { distanceInFocals, focusMagnification } from '../optics/view';
+import type { Lens } from '../kit/records';
+import { extendedMagnification, pupilScale, distanceInFocals, focusMagnification } from '../optics';
 import { pupilMagnification } from './pupil';
 
 export interface Setting {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sampleWith, type SampleTold } from '../../../tests/support/samples';
-import { lensExample, lensOf, type Lens } from '../kit/records/lens';
+import { lensExample, lensOf, type Lens } from '../kit/records';
 import { evidenceFor } from './evidence';
 import { atAperture, closeUpRatio, knotsAbout, marksOf } from './marks';
 import { lensAt } from './focus';

@@ -7,9 +7,9 @@ import {
   isOneFrame,
   type EvidenceKind,
   type HaloSample,
-} from '../kit/records/haloSample';
-import type { Lens } from '../kit/records/lens';
-import { stopsBetweenFNumbers } from '../optics/stops';
+  type Lens,
+} from '../kit/records';
+import { stopsBetweenFNumbers } from '../optics';
 import { lensAt, lensMagnification } from './focus';
 import { usualExitPupilMm } from './priors';
 import { edgeTold } from './published';

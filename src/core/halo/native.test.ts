@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plainLens } from '../../../tests/support/plainRig';
-import type { Lens } from '../kit/records/lens';
+import type { Lens } from '../kit/records';
 import { nativeStanding } from './native';
 
 const prime = (focal: number, more: Partial<Lens> = {}): Lens =>

@@ -3,9 +3,9 @@
  * a defect every lens has. Our own statistics of the Lensfun database (CC BY-SA 3.0; 461 lenses with
  * vignetting data): quartiles wide open and at f/8, stops.
  */
-import { isZoom, type Lens } from '../kit/records/lens';
-import { diagonalMm, FULL_FRAME } from '../optics/formats';
-import { fixed, stopsWords } from '../words/figures';
+import { isZoom, type Lens } from '../kit/records';
+import { diagonalMm, FULL_FRAME } from '../optics';
+import { fixed, stopsWords } from '../words';
 
 type Quartiles = readonly [better: number, worse: number];
 

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sampleWith, type SampleTold } from '../../../tests/support/samples';
-import { haloSampleExample, type HaloSample } from '../kit/records/haloSample';
-import { lensExample, type Lens } from '../kit/records/lens';
+import { haloSampleExample, type HaloSample, lensExample, type Lens } from '../kit/records';
 import { evidenceFor } from './evidence';
 import { lensAt, lensMagnification } from './focus';
 import { predictHalo } from './predict';

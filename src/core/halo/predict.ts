@@ -2,10 +2,9 @@
  * The halo of a bare lens at a zoom, aperture and focus setting, from its samples or, without any, from
  * what is usual for its kind.
  */
-import { openFNumberAt, type Lens } from '../kit/records/lens';
-import { workingFNumber } from '../optics/closeUp';
-import { keptIn } from '../maths/kept';
-import { pchip, type Curve } from '../maths/monotone';
+import { openFNumberAt, type Lens } from '../kit/records';
+import { workingFNumber } from '../optics';
+import { keptIn, pchip, type Curve } from '../maths';
 import type { LensAt, Setting } from './focus';
 import { atAperture, closeUpRatio, marksOf, type Mark } from './marks';
 import { haloOfShares, priorFor, usualExitPupilMm } from './priors';

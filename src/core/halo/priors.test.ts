@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lensExample, type Lens } from '../kit/records/lens';
+import { lensExample, type Lens } from '../kit/records';
 import { evidenceFor } from './evidence';
 import { lensAt } from './focus';
 import { predictHalo } from './predict';

@@ -5,10 +5,9 @@
  * (`npm run priors`, see docs/optics.md "Without a measurement"). That data ends in the corner: how far the
  * halo reaches beyond is common practice, no source. Shown as "estimated" and never as fact.
  */
-import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
-import { clamp } from '../maths/clamp';
-import { keptFor } from '../maths/kept';
-import { diagonalMm, type FrameSize } from '../optics/formats';
+import { isZoom, openFNumberAt, type Lens } from '../kit/records';
+import { clamp, keptFor } from '../maths';
+import { diagonalMm, type FrameSize } from '../optics';
 import { PRIOR_CONSTANTS } from './priorConstants';
 import type { Halo } from './rims';
 

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { haloSampleExample, type HaloSample } from '../kit/records/haloSample';
-import { lensExample, type Lens } from '../kit/records/lens';
+import { haloSampleExample, type HaloSample, lensExample, type Lens } from '../kit/records';
 import { evidenceFor } from './evidence';
 import { lensAt } from './focus';
 import { predictHalo } from './predict';

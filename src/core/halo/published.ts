@@ -3,8 +3,8 @@
  * that darkens so; a maker's image circle is the part the maker answers for, and the edge lies a little
  * outside it. How far each may be off is common practice, no source.
  */
-import type { FigureMeaning, HaloSample } from '../kit/records/haloSample';
-import { whereBeginning } from '../maths/rootFinding';
+import type { FigureMeaning, HaloSample } from '../kit/records';
+import { whereBeginning } from '../maths';
 import { lightAt, type Halo } from './rims';
 
 /** The edge of a halo over the image circle its maker answers for. */

@@ -1,9 +1,7 @@
 /** The pupil magnification of a lens: exit pupil over entrance pupil. */
-import type { HaloSample } from '../kit/records/haloSample';
-import type { Lens } from '../kit/records/lens';
-import { clamp } from '../maths/clamp';
-import { keptFor } from '../maths/kept';
-import { focusMagnification } from '../optics/view';
+import type { HaloSample, Lens } from '../kit/records';
+import { clamp, keptFor } from '../maths';
+import { focusMagnification } from '../optics';
 import { usualExitPupilMm } from './priors';
 
 /** Nothing outside is built. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { whereFalling } from '../maths/rootFinding';
+import { whereFalling } from '../maths';
 import {
   acceptedRadius,
   BLACK_TRANSMISSION,

@@ -1,5 +1,5 @@
 /** From a halo to the radii people speak of: clear, half light, black, and the -1 and -2 stop circles. */
-import { whereFalling } from '../maths/rootFinding';
+import { whereFalling } from '../maths';
 import {
   blackoutRadiusMm,
   lightAt,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
+import { tideMill } from '../demo';
 import { nonsenseIn, readEngraving } from './engraving';
-import { markingIn } from './records/marking';
+import { markingIn } from './records';
 
 const { markings } = tideMill;
 const read = (text: string) => readEngraving(text, markings);

@@ -3,8 +3,8 @@
  * "24-70 2.8", "50mm T1.5 ⌀ 58". Speeds stand before or after the focal length and are told as 1:, f/, T or by
  * a slash. It never guesses: what the engraving does not say is null.
  */
-import { diagonalMm, type FrameSize } from '../optics/formats';
-import { markingIn, type Marking } from './records/marking';
+import { diagonalMm, type FrameSize } from '../optics';
+import { markingIn, type Marking } from './records';
 
 /** Facts read off an engraving; null where it does not say. */
 export interface EngravedFacts {

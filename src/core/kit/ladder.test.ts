@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
+import { tideMill } from '../demo';
 import { findMount, ladderTo, type MountClues } from './ladder';
 
 const { mounts } = tideMill;

@@ -1,6 +1,6 @@
 /** Mounts by register: which lens reaches which body with a plain adapter, and what mount one holds. */
-import { canBePlain, plainThicknessMm } from '../optics/register';
-import type { Mount } from './records/mount';
+import { canBePlain, plainThicknessMm } from '../optics';
+import type { Mount } from './records';
 
 export interface Rung {
   mount: Mount;

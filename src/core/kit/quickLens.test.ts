@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { hintsFor } from './checks/completeness';
+import { hintsFor } from './completeness';
 import { fNumberOfTStop, quickLens, type LensFacts } from './quickLens';
-import { checkRecord } from './checks/validate';
+import { checkRecord } from './checks';
 
 describe('a lens by four facts', () => {
   const facts: LensFacts = {

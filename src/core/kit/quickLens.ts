@@ -1,6 +1,6 @@
 /** A lens from the few facts that stand on it; the rest is what is usual, and marked so. */
-import type { FrameSize } from '../optics/formats';
-import { lensOf, type Lens } from './records/lens';
+import type { FrameSize } from '../optics';
+import { lensOf, type Lens } from './records';
 
 export interface LensFacts {
   /** What is engraved on it. */

@@ -1,7 +1,7 @@
 /** What a screen shows of a measured frame: the picture, what the fit leaves of it, and the profile. */
-import { transmissionAt } from '../halo/rims';
-import { middleLight } from './light/contour';
-import { rimsOf } from './fit/haloModel';
+import { transmissionAt } from '../halo';
+import { middleLight } from './light';
+import { rimsOf } from './fit';
 import type { FrameEvidence } from './measureFrame';
 
 export interface ViewProfilePoint {

@@ -1,7 +1,7 @@
 /** Whether a frame is fit to measure: an even, bright, unclipped field. */
-import { medianOf } from '../maths/median';
-import type { HaloFit } from './fit/haloFit';
-import type { LightGrid } from './light/lightGrid';
+import { medianOf } from '../maths';
+import type { HaloFit } from './fit';
+import type { LightGrid } from './light';
 
 /** What can be wrong with a frame. */
 export type FrameWarning =

@@ -1,16 +1,16 @@
 /** From a frame's file to its measurement: decoding, tone response, settings, figures. */
-import { ok, type Result } from '../words/problem';
-import type { FrameSize } from '../optics/formats';
+import { ok, type Result } from '../words';
+import type { FrameSize } from '../optics';
 import {
   decodeFrame,
   type DecodedFrame,
   type FrameSettings,
   type PictureDecoder,
-} from './file/decode';
+  type PixelImage,
+} from './file';
 import { measureFrame, type FrameEvidence } from './measureFrame';
 import { type Figure, type FrameMeasure } from './measureGrid';
-import type { PixelImage } from './file/pixels';
-import type { Tone } from './light/tone';
+import type { Tone } from './light';
 
 export interface FileOptions {
   sensor: FrameSize;

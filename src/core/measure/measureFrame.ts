@@ -1,13 +1,18 @@
 /** One decoded frame measured: its pixels to light, the light judged, then measured. */
-import type { FrameSize } from '../optics/formats';
-import type { PixelImage } from './file/pixels';
-import type { HaloFit } from './fit/haloFit';
+import type { FrameSize } from '../optics';
+import type { PixelImage } from './file';
+import type { HaloFit } from './fit';
 import { judgeLight, type FrameWarning } from './judge';
-import { middleLight } from './light/contour';
-import { grainOf } from './light/grain';
-import { reduceFrame, type LightGrid } from './light/lightGrid';
-import { radialProfile, type ProfilePoint } from './light/radialProfile';
-import { toneTable, type Tone } from './light/tone';
+import {
+  middleLight,
+  grainOf,
+  reduceFrame,
+  type LightGrid,
+  radialProfile,
+  type ProfilePoint,
+  toneTable,
+  type Tone,
+} from './light';
 import {
   EVEN_WALL,
   measureGrid,

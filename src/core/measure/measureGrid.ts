@@ -1,18 +1,15 @@
 /** One frame's light measured: where the halo ends, how soft, how sure. */
-import { BLACK_TRANSMISSION, CLEAR_TRANSMISSION, radiusAtTransmission } from '../halo/radii';
-import type { Rim } from '../halo/rims';
-import { farthestCornerMm, type FrameSize } from '../optics/formats';
-import { fitHalo, type HaloFit } from './fit/haloFit';
-import { rimsOf } from './fit/haloModel';
-import { halfLightInterval } from './fit/interval';
+import { BLACK_TRANSMISSION, CLEAR_TRANSMISSION, radiusAtTransmission, type Rim } from '../halo';
+import { farthestCornerMm, type FrameSize } from '../optics';
+import { fitHalo, type HaloFit, rimsOf, halfLightInterval } from './fit';
 import { judgeFit, type FrameWarning } from './judge';
-import type { LightGrid } from './light/lightGrid';
 import {
+  type LightGrid,
   lowerBoundMm,
   profileRadius,
   radialProfile,
   type ProfilePoint,
-} from './light/radialProfile';
+} from './light';
 
 export interface Figure {
   value: number;

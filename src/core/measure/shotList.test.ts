@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
-import { lensExample } from '../kit/records/lens';
+import { tideMill } from '../demo';
+import { lensExample } from '../kit/records';
 import { shotFor, shotList } from './shotList';
 
 describe('a shot list', () => {

@@ -1,6 +1,6 @@
 /** Which frames to shoot so that a lens is known: focal lengths by apertures by focus. */
-import { openFNumberAt, type Lens } from '../kit/records/lens';
-import { nearestMarked } from '../optics/apertures';
+import { openFNumberAt, type Lens } from '../kit/records';
+import { nearestMarked } from '../optics';
 
 export interface Shot {
   id: string;

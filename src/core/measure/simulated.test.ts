@@ -13,21 +13,15 @@ import {
 } from '../../../tests/support/frames';
 import { drawOtherFrame } from '../../../tests/support/otherLenses';
 import { summaryOf, type Trial } from '../../../tests/support/trials';
-import { expose } from '../bench-camera/expose';
-import { trueRadii } from '../bench-camera/rays';
-import { diagonalMm } from '../optics/formats';
-import { randomOf } from '../maths/random';
-import { evidenceFor } from '../halo/evidence';
-import { lensAt } from '../halo/focus';
-import { predictHalo } from '../halo/predict';
-import { haloRadii } from '../halo/radii';
-import { haloSampleExample, isEdgeUnseen } from '../kit/records/haloSample';
-import { lensExample, lensOf } from '../kit/records/lens';
+import { expose, trueRadii } from '../bench-camera';
+import { diagonalMm } from '../optics';
+import { randomOf } from '../maths';
+import { evidenceFor, lensAt, predictHalo, haloRadii } from '../halo';
+import { haloSampleExample, isEdgeUnseen, lensExample, lensOf } from '../kit/records';
 import { sampleOf, type SampleFrame } from './toSample';
 import { measureFrame } from './measureFrame';
-import type { PixelImage } from './file/pixels';
-import { reduceFrame } from './light/lightGrid';
-import { toneTable } from './light/tone';
+import type { PixelImage } from './file';
+import { reduceFrame, toneTable } from './light';
 
 const FRAMES = 60;
 const MOST_MEGAPIXELS = 2;

@@ -1,5 +1,5 @@
 /** A measured frame as an entry of the log. */
-import type { Measurement } from '../kit/records/measurement';
+import type { Measurement } from '../kit/records';
 import type { FrameMeasure } from './measureGrid';
 import { METHOD_VERSION } from './method';
 

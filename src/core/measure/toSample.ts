@@ -1,18 +1,22 @@
 /** Measured frames as what a lens knows of its halo. */
-import { priorFor, usualExitPupilMm } from '../halo/priors';
+import { priorFor, usualExitPupilMm } from '../halo';
 import {
   FARTHEST_PUPIL_MM,
   isOneFrame,
   type Evidence,
   type HaloSample,
-} from '../kit/records/haloSample';
-import { openFNumberAt, type Lens } from '../kit/records/lens';
-import { clamp } from '../maths/clamp';
-import { NINETY_SIGMAS } from '../maths/normal';
-import type { Offset } from '../optics/formats';
-import type { FrameLight, HaloFit } from './fit/haloFit';
-import { halfLightInterval } from './fit/interval';
-import { fitTogether, TELLS_FALLOFF_FROM } from './fit/together';
+  openFNumberAt,
+  type Lens,
+} from '../kit/records';
+import { clamp, NINETY_SIGMAS } from '../maths';
+import type { Offset } from '../optics';
+import {
+  type FrameLight,
+  type HaloFit,
+  halfLightInterval,
+  fitTogether,
+  TELLS_FALLOFF_FROM,
+} from './fit';
 
 export interface SampleFacts {
   id: string;

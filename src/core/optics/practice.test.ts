@@ -10,7 +10,7 @@ import {
   plateMarginalExtraMm,
   plateShiftMm,
 } from './register';
-import { shutterWords } from '../words/figures';
+import { shutterWords } from '../words';
 import { handHeldSeconds, nearestMenuFocalMm } from './steady';
 
 const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true });

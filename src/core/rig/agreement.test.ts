@@ -1,12 +1,12 @@
 /** Figures on one screen agree: verdict, margin, share, clean frame, scale-up and ways out go by one circle. */
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
-import { tideMill } from '../demo/tideMill';
-import { randomOf } from '../maths/random';
-import { scaleUpWords } from '../words/figures';
-import { evaluate, type Report } from './report/evaluate';
+import { tideMill } from '../demo';
+import { randomOf } from '../maths';
+import { scaleUpWords } from '../words';
+import { evaluate, type Report } from './report';
 import type { Rig } from './rig';
-import { waysOut } from './search/waysOut';
+import { waysOut } from './search';
 
 const { next, between, whole, chance } = randomOf(20261126);
 const pick = <T>(list: readonly T[]): T => list[whole(0, list.length - 1)]!;

@@ -1,10 +1,10 @@
 /** Fit comes before coverage. */
 import { describe, expect, it } from 'vitest';
 import { partOf, plainRig } from '../../../tests/support/plainRig';
-import { NO_ELECTRONICS } from '../kit/records/common';
-import { quickLens } from '../kit/quickLens';
-import { evaluate } from './report/evaluate';
-import { offerOfChain } from './search/offers';
+import { NO_ELECTRONICS } from '../kit/records';
+import { quickLens } from '../kit';
+import { evaluate } from './report';
+import { offerOfChain } from './search';
 
 const fourFacts = quickLens(
   {

@@ -1,13 +1,14 @@
 /** The frames of a rig, and how far they move over the halo; the lens has no part in them but its squeeze. */
-import { NO_TRAVEL, type Travel } from '../frame/geometry';
 import {
+  NO_TRAVEL,
+  type Travel,
   cropInForce,
   deliveredFrame,
   linearCropOf,
   recordedFrame,
   type DeliveredFrame,
   type RecordedFrame,
-} from '../frame/pipeline';
+} from '../frame';
 import type { Rig } from './rig';
 
 /**

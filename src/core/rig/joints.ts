@@ -1,6 +1,5 @@
 /** Whether the mounts of a rig join from lens to body. */
-import { fullName } from '../kit/records/body';
-import { isFront } from '../kit/records/part';
+import { fullName, isFront } from '../kit/records';
 import type { Rig } from './rig';
 
 export interface JointProblem {

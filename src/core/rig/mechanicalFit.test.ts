@@ -1,9 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainRig } from '../../../tests/support/plainRig';
-import { NO_ELECTRONICS } from '../kit/records/common';
-import type { Body } from '../kit/records/body';
-import type { Lens } from '../kit/records/lens';
-import type { Part } from '../kit/records/part';
+import { NO_ELECTRONICS, type Body, type Lens, type Part } from '../kit/records';
 import { fitOf } from './mechanicalFit';
 import type { Rig } from './rig';
 

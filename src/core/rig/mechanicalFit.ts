@@ -1,15 +1,24 @@
 /** Whether a rig goes together: registers and infinity, what may strike what, what the contacts carry. */
-import { fullName, type Body } from '../kit/records/body';
-import { isTold, type Electronics } from '../kit/records/common';
-import { isFront, magnifies, type Part } from '../kit/records/part';
-import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics/register';
+import {
+  fullName,
+  type Body,
+  isTold,
+  type Electronics,
+  isFront,
+  magnifies,
+  type Part,
+} from '../kit/records';
+import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics';
 import { jointProblems, type JointProblem } from './joints';
-import { metres, mm } from '../words/figures';
+import { metres, mm } from '../words';
 import type { Rig } from './rig';
-import { apertureControl, type ApertureControl } from './train/aperture';
-import { extensionMm } from './train/extension';
-import { fNumberBehind } from './train/light';
-import { trainOf } from './train/train';
+import {
+  apertureControl,
+  type ApertureControl,
+  extensionMm,
+  fNumberBehind,
+  trainOf,
+} from './train';
 
 export interface Strike {
   /** Place of what it could strike among the parts of the train; null for the body. */

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainRig } from '../../../tests/support/plainRig';
-import { EMPTY_WORKSPACE } from '../kit/records/workspace';
-import type { RigRecord, RigSettings } from '../kit/records/rigRecord';
+import { EMPTY_WORKSPACE, type RigRecord, type RigSettings } from '../kit/records';
 import { fitSettings, isMissing, resolveRig, turned } from './rig';
 
 const rig = plainRig({

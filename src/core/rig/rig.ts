@@ -1,13 +1,20 @@
 /** A rig: body, mode, lens and what stands between them, with how they are set. */
-import type { Body, Mode } from '../kit/records/body';
-import type { Judgement } from '../kit/records/judgement';
-import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
-import type { Mount } from '../kit/records/mount';
-import type { Part } from '../kit/records/part';
-import { mergedSettings, type RigRecord, type RigSettings } from '../kit/records/rigRecord';
-import type { Workspace } from '../kit/records/workspace';
-import { clamp } from '../maths/clamp';
-import { apertureControl } from './train/aperture';
+import {
+  type Body,
+  type Mode,
+  type Judgement,
+  isZoom,
+  openFNumberAt,
+  type Lens,
+  type Mount,
+  type Part,
+  mergedSettings,
+  type RigRecord,
+  type RigSettings,
+  type Workspace,
+} from '../kit/records';
+import { clamp } from '../maths';
+import { apertureControl } from './train';
 
 export interface Rig {
   name: string;

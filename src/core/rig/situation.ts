@@ -2,21 +2,22 @@
  * How a rig stands as it is set: lens, train, mode and settings make the halo on the read-out and the frame it must
  * cover. Worked out once; verdict, report, sweep and choice all start from it.
  */
-import type { Travel } from '../frame/geometry';
-import { isOffMiddle, type Offset } from '../optics/formats';
-import type { DeliveredFrame } from '../frame/pipeline';
-import { lensAt, type LensAt } from '../halo/focus';
-import { predictHalo } from '../halo/predict';
-import type { Halo } from '../halo/rims';
-import { readOutMiddle } from '../kit/records/body';
-import { limitStops } from '../kit/records/judgement';
-import { clamp } from '../maths/clamp';
+import type { Travel, DeliveredFrame } from '../frame';
+import { isOffMiddle, type Offset } from '../optics';
+import { lensAt, type LensAt, predictHalo, type Halo } from '../halo';
+import { readOutMiddle, limitStops } from '../kit/records';
+import { clamp } from '../maths';
 import { deliveredOf, travelOf } from './framed';
 import type { Rig } from './rig';
-import { extensionMm } from './train/extension';
-import { trainLight, type TrainLight } from './train/light';
-import { haloBehind } from './train/rims';
-import { shiftRangeMm, trainOf, type Train } from './train/train';
+import {
+  extensionMm,
+  trainLight,
+  type TrainLight,
+  haloBehind,
+  shiftRangeMm,
+  trainOf,
+  type Train,
+} from './train';
 
 export interface Situation {
   rig: Rig;

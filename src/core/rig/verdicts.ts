@@ -1,7 +1,6 @@
 /** The verdict on a rig, and the figures that decide it, for whoever needs no full report. */
-import { isClearAt, judge, spareStopsAt, type Verdict } from '../frame/coverage';
-import { scaleUp, worstCornerRadius } from '../frame/geometry';
-import { acceptedRadius } from '../halo/radii';
+import { isClearAt, judge, spareStopsAt, type Verdict, scaleUp, worstCornerRadius } from '../frame';
+import { acceptedRadius } from '../halo';
 import type { Rig } from './rig';
 import { situationOf, type Situation } from './situation';
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../demo/tideMill';
+import { tideMill } from '../demo';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { plainRig, plainLens } from '../../../tests/support/plainRig';
-import { evaluate } from '../rig/report/evaluate';
-import { isClear, spareStopsOf, verdictOf } from '../rig/verdicts';
+import { evaluate } from '../rig/report';
+import { isClear, spareStopsOf, verdictOf } from '../rig';
 import { clearShare, sweepAnswer } from './answer';
 import { apertureSteps } from './axes';
 import { coverageCurve } from './curve';

@@ -1,10 +1,9 @@
 /** What a sweep along zoom and aperture says: the windows, the sweet spot, and what would widen them. */
-import { ASPECTS } from '../frame/aspects';
-import type { RigSettings } from '../kit/records/rigRecord';
-import { logWidth } from '../maths/windows';
-import { marginOf, spareStopsOf } from '../rig/verdicts';
-import { turned, type Rig } from '../rig/rig';
-import { fWords } from '../words/figures';
+import { ASPECTS } from '../frame';
+import type { RigSettings } from '../kit/records';
+import { logWidth } from '../maths';
+import { marginOf, spareStopsOf, turned, type Rig } from '../rig';
+import { fWords } from '../words';
 import { apertureSteps, askedOf, type SweepStep } from './axes';
 import { zoomPlaces, zoomWindows, type ZoomWindows } from './zoomWindows';
 

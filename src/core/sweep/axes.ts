@@ -1,14 +1,17 @@
 /** The axes along which a rig can be swept, and what is asked of it at each step. */
-import { ASPECTS } from '../frame/aspects';
-import { isZoom, openFNumberAt, type Lens } from '../kit/records/lens';
-import type { Mode } from '../kit/records/body';
-import type { Part } from '../kit/records/part';
-import type { RigSettings } from '../kit/records/rigRecord';
-import { isAsOpenAs, marksBetween } from '../optics/apertures';
-import { apertureControl } from '../rig/train/aperture';
-import { fitOf, fitProblem } from '../rig/mechanicalFit';
-import { turned, type Rig } from '../rig/rig';
-import { fWords, fixed, metres, mm, short } from '../words/figures';
+import { ASPECTS } from '../frame';
+import {
+  isZoom,
+  openFNumberAt,
+  type Lens,
+  type Mode,
+  type Part,
+  type RigSettings,
+} from '../kit/records';
+import { isAsOpenAs, marksBetween } from '../optics';
+import { apertureControl } from '../rig/train';
+import { fitOf, fitProblem, turned, type Rig } from '../rig';
+import { fWords, fixed, metres, mm, short } from '../words';
 
 export const SWEEP_AXES = [
   'focal',

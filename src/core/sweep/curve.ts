@@ -1,11 +1,9 @@
 /** The coverage curve: the circle of accepted corners over zoom or aperture, and the circle each mode needs. */
-import type { EvidenceKind } from '../kit/records/haloSample';
-import { openFNumberAt } from '../kit/records/lens';
-import { clamp } from '../maths/clamp';
-import { NINETY_SIGMAS } from '../maths/normal';
-import { evaluate } from '../rig/report/evaluate';
-import { turned, type Rig } from '../rig/rig';
-import { apertureControl } from '../rig/train/aperture';
+import { type EvidenceKind, openFNumberAt } from '../kit/records';
+import { clamp, NINETY_SIGMAS } from '../maths';
+import { evaluate } from '../rig/report';
+import { turned, type Rig } from '../rig';
+import { apertureControl } from '../rig/train';
 import { zoomPlaces } from './zoomWindows';
 
 export type CurveAxis = 'focal' | 'aperture';

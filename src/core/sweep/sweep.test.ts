@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { partOf, plainRig } from '../../../tests/support/plainRig';
-import { verdictOf } from '../rig/verdicts';
-import type { Rig } from '../rig/rig';
+import { verdictOf, type Rig } from '../rig';
 import {
   apertureSteps,
   askedOf,

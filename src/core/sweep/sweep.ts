@@ -1,8 +1,7 @@
 /** One rig over any two of its axes. */
-import type { VerdictKind } from '../frame/coverage';
-import type { RigSettings } from '../kit/records/rigRecord';
-import { verdictOf } from '../rig/verdicts';
-import type { Rig } from '../rig/rig';
+import type { VerdictKind } from '../frame';
+import type { RigSettings } from '../kit/records';
+import { verdictOf, type Rig } from '../rig';
 import { askedOf, type SweepStep } from './axes';
 
 export interface SweepCell {

@@ -1,8 +1,8 @@
 /** What a sweep says, in words. */
-import { isZoom, type Lens } from '../kit/records/lens';
-import { nearestMarked } from '../optics/apertures';
-import type { Window } from '../maths/windows';
-import { fWords, mm, scaleUpWords, short } from '../words/figures';
+import { isZoom, type Lens } from '../kit/records';
+import { nearestMarked } from '../optics';
+import type { Window } from '../maths';
+import { fWords, mm, scaleUpWords, short } from '../words';
 import type { Spot, SweepAnswer } from './answer';
 import type { Gap, ZoomWindows } from './zoomWindows';
 

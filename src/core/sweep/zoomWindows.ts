@@ -1,9 +1,7 @@
 /** Where along the zoom a rig is Clear, with exact ends, and what the gaps would need. */
-import { isZoom, openFNumberAt } from '../kit/records/lens';
-import { gapsBetween, peakBetween, windowsWhere, type Window } from '../maths/windows';
-import { whereBeginning } from '../maths/rootFinding';
-import { scaleUpOf, spareStopsOf } from '../rig/verdicts';
-import { turned, type Rig } from '../rig/rig';
+import { isZoom, openFNumberAt } from '../kit/records';
+import { gapsBetween, peakBetween, windowsWhere, type Window, whereBeginning } from '../maths';
+import { scaleUpOf, spareStopsOf, turned, type Rig } from '../rig';
 import { askedOf, type SweepStep } from './axes';
 
 /** Places along the zoom between which the halo has no more than one peak. */

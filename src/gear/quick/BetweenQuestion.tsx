@@ -1,9 +1,8 @@
 'use client';
-import { BETWEENS, betweenOfFactor, type Between } from '@/core/kit/starter/answers';
-import { quickPart } from '@/core/kit/starter/quickPart';
-import type { Mount } from '@/core/kit/records/mount';
-import { readQuantity } from '@/core/kit/fields/quantity';
-import { mm } from '@/core/words/figures';
+import { BETWEENS, betweenOfFactor, type Between, quickPart } from '@/core/kit/starter';
+import type { Mount } from '@/core/kit/records';
+import { readQuantity } from '@/core/kit/fields';
+import { mm } from '@/core/words';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
 import { UNKNOWN, unknownChip } from './unknown';

@@ -1,15 +1,18 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { nonsenseIn, readEngraving } from '@/core/kit/engraving';
-import { fNumberOfTStop, type LensFacts } from '@/core/kit/quickLens';
-import { readQuantity } from '@/core/kit/fields/quantity';
-import { byRegister } from '@/core/kit/ladder';
-import { mountHere, mountRecord, STARTER_MOUNTS } from '@/core/kit/starter/mounts';
-import { isText, orNull, readTold } from '@/core/kit/starter/told';
-import type { Mount } from '@/core/kit/records/mount';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { FORMATS, type FrameSize } from '@/core/optics/formats';
+import { nonsenseIn, readEngraving, fNumberOfTStop, type LensFacts, byRegister } from '@/core/kit';
+import { readQuantity } from '@/core/kit/fields';
+import {
+  mountHere,
+  mountRecord,
+  STARTER_MOUNTS,
+  isText,
+  orNull,
+  readTold,
+} from '@/core/kit/starter';
+import type { Mount, Workspace } from '@/core/kit/records';
+import { FORMATS, type FrameSize } from '@/core/optics';
 import { Choice } from '@/ui/controls/Choice';
 import { EntryField } from '@/ui/form/EntryField';
 import { FormName, useTold } from '@/ui/form/useTyped';

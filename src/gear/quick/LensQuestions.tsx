@@ -1,7 +1,7 @@
 'use client';
-import type { Mount } from '@/core/kit/records/mount';
-import { COMMON_LENS_FORMATS, type StartAnswers } from '@/core/kit/starter/answers';
-import { FORMATS } from '@/core/optics/formats';
+import type { Mount } from '@/core/kit/records';
+import { COMMON_LENS_FORMATS, type StartAnswers } from '@/core/kit/starter';
+import { FORMATS } from '@/core/optics';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
 import { MountQuestion } from './MountQuestion';

@@ -1,5 +1,5 @@
 'use client';
-import type { Mount } from '@/core/kit/records/mount';
+import type { Mount } from '@/core/kit/records';
 
 /** Everything in mm: all mounts are drawn to one scale, the sensor at the right. */
 const SENSOR_X = 77;

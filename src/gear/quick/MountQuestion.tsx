@@ -1,8 +1,8 @@
 'use client';
 import { useContext, useMemo } from 'react';
-import type { Mount } from '@/core/kit/records/mount';
-import { knownMounts, type StarterMount } from '@/core/kit/starter/mounts';
-import { fixed } from '@/core/words/figures';
+import type { Mount } from '@/core/kit/records';
+import { knownMounts, type StarterMount } from '@/core/kit/starter';
+import { fixed } from '@/core/words';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
 import { FormName } from '@/ui/form/useTyped';

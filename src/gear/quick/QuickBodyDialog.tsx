@@ -1,7 +1,6 @@
 'use client';
-import { newId } from '@/core/kit/newId';
-import { readAnswers } from '@/core/kit/starter/answers';
-import { startedBody } from '@/core/kit/starter/start';
+import { newId } from '@/core/kit';
+import { readAnswers, startedBody } from '@/core/kit/starter';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { FormName, useTold } from '@/ui/form/useTyped';

@@ -1,6 +1,5 @@
 'use client';
-import { newId } from '@/core/kit/newId';
-import { quickLens } from '@/core/kit/quickLens';
+import { newId, quickLens } from '@/core/kit';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { LensFactsForm, newMountOf, useLensFacts } from './LensFactsForm';

@@ -1,6 +1,5 @@
 'use client';
-import { readAnswers } from '@/core/kit/starter/answers';
-import { knownMounts, mountHere, mountRecord } from '@/core/kit/starter/mounts';
+import { readAnswers, knownMounts, mountHere, mountRecord } from '@/core/kit/starter';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { FormName, useTold } from '@/ui/form/useTyped';

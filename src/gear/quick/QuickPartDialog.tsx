@@ -1,10 +1,8 @@
 'use client';
 import styled from 'styled-components';
-import { knownMounts, mountHere, mountRecord } from '@/core/kit/starter/mounts';
-import type { Mount } from '@/core/kit/records/mount';
-import { readAnswers } from '@/core/kit/starter/answers';
-import { quickPart } from '@/core/kit/starter/quickPart';
-import { problemText } from '@/core/words/problem';
+import { knownMounts, mountHere, mountRecord, readAnswers, quickPart } from '@/core/kit/starter';
+import type { Mount } from '@/core/kit/records';
+import { problemText } from '@/core/words';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';

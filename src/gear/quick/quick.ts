@@ -1,6 +1,5 @@
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Mount } from '@/core/kit/records/mount';
-import type { Tables, Workspace } from '@/core/kit/records/workspace';
+import type { KitTable } from '@/core/kit/fields';
+import type { Mount, Tables, Workspace } from '@/core/kit/records';
 
 /** What a dialog that takes a record by a few facts is given. */
 export interface QuickProps<T extends KitTable> {

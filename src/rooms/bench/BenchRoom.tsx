@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { isMissing } from '@/core/rig/rig';
+import type { Workspace } from '@/core/kit/records';
+import { isMissing } from '@/core/rig';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/header/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';

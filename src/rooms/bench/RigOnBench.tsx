@@ -1,12 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { Judgement } from '@/core/kit/records/judgement';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { evaluate } from '@/core/rig/report/evaluate';
-import { isMissing } from '@/core/rig/rig';
-import { applied } from '@/core/rig/search/ideas/idea';
-import type { Way } from '@/core/rig/search/waysOut';
+import type { Judgement, Workspace } from '@/core/kit/records';
+import { evaluate } from '@/core/rig/report';
+import { isMissing } from '@/core/rig';
+import { applied, type Way } from '@/core/rig/search';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
 import { KnownOfLens } from './train/KnownOfLens';

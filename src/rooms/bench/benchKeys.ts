@@ -1,4 +1,4 @@
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import type { KeyMap, Shortcut } from '@/shell/header/keys';
 import type { Bench } from '@/shell/rig/useBench';
 

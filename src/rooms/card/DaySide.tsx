@@ -2,10 +2,9 @@
 import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { dayPlan, daysInOrder, type DayRig } from '@/core/card/dayPlan';
-import type { Day } from '@/core/kit/records/day';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { counted } from '@/core/words/figures';
+import { dayPlan, daysInOrder, type DayRig } from '@/core/card';
+import type { Day, Workspace } from '@/core/kit/records';
+import { counted } from '@/core/words';
 import { rigOptions } from '@/gear/options';
 import { IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';

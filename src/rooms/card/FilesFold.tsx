@@ -1,12 +1,10 @@
 'use client';
 import { useState } from 'react';
-import { fileNameOf } from '@/core/words/fileName';
-import { GAIN_FORMATS, gainWords, type GainFormat } from '@/core/correction/gainMap';
-import { MOST_GAIN } from '@/core/correction/gain';
-import { lensFileOf, writeLensFile } from '@/core/exchange/json/lensFile';
-import type { Workspace } from '@/core/kit/records/workspace';
-import type { Rig } from '@/core/rig/rig';
-import { counted, fixed, percent } from '@/core/words/figures';
+import { fileNameOf, counted, fixed, percent } from '@/core/words';
+import { GAIN_FORMATS, gainWords, type GainFormat, MOST_GAIN } from '@/core/correction';
+import { lensFileOf, writeLensFile } from '@/core/exchange/json';
+import type { Workspace } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
 import { download } from '@/shell/files/files';
 import type { Tell } from '@/shell/tell';
 import { useOneAtATime } from '@/shell/useOneAtATime';

@@ -1,19 +1,19 @@
 'use client';
 import { useState } from 'react';
-import { guideOf } from '@/core/guides/guide';
-import { newId } from '@/core/kit/newId';
-import type { Json } from '@/core/kit/records/schema';
+import { guideOf } from '@/core/guides';
+import { newId } from '@/core/kit';
+import type { Json } from '@/core/kit/records';
 import {
   readFraming,
   takeFraming,
   uuidOf,
   writeFraming,
   type FoundFraming,
-} from '@/core/exchange/framing-list/framingFile';
-import { checkSize } from '@/core/exchange/json/json';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { problemText } from '@/core/words/problem';
+} from '@/core/exchange/framing-list';
+import { checkSize } from '@/core/exchange/json';
+import type { Report } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
+import { problemText } from '@/core/words';
 import { download } from '@/shell/files/files';
 import { guarded, type Tell } from '@/shell/tell';
 import { LineButton, TextButton } from '@/ui/controls/Buttons';

@@ -1,9 +1,8 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { guideOf, MOST_PROTECTION } from '@/core/guides/guide';
-import { guideSvg, PARTS_SMALL } from '@/core/guides/guideSvg';
-import { problemText } from '@/core/words/problem';
+import { guideOf, MOST_PROTECTION, guideSvg, PARTS_SMALL } from '@/core/guides';
+import { problemText } from '@/core/words';
 import { download } from '@/shell/files/files';
 import { guarded } from '@/shell/tell';
 import { pngOfSvg } from '@/ui/canvas';

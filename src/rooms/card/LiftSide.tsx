@@ -1,8 +1,7 @@
 'use client';
-import type { PictureView } from '@/core/correction/ownPicture';
-import type { Rig } from '@/core/rig/rig';
-import { situationOf } from '@/core/rig/situation';
-import { fixed, fWords, mm, percent } from '@/core/words/figures';
+import type { PictureView } from '@/core/correction';
+import { type Rig, situationOf } from '@/core/rig';
+import { fixed, fWords, mm, percent } from '@/core/words';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { Chips } from '@/ui/controls/Chips';
 import { SideNote } from '@/ui/controls/roomLayout';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { times } from '@/core/words/figures';
+import { times } from '@/core/words';
 import { EmptyPlace } from '@/ui/controls/EmptyPlace';
 import { FilePicker } from '@/ui/form/FilePicker';
 import type { OpenedPicture } from '@/workers/correction.worker';

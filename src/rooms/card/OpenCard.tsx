@@ -2,11 +2,10 @@
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { PAPERS, PAPER_SIZES } from '@/core/card/paper';
-import { daysInOrder, rigsOfDay } from '@/core/card/dayPlan';
-import { fileNameOf } from '@/core/words/fileName';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { counted } from '@/core/words/figures';
+import { daysInOrder, rigsOfDay } from '@/core/card';
+import { fileNameOf, counted } from '@/core/words';
+import type { Report } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
 import { download } from '@/shell/files/files';
 import type { OpenRigProps } from '@/shell/rig/RigRoom';
 import { ROOMS } from '@/shell/rooms';

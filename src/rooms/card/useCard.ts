@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import type { PaperSize } from '@/core/card/paper';
-import { cardQuery, readCardQuery, type CardView } from '@/core/exchange/links/cardLink';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { cardQuery, readCardQuery, type CardView } from '@/core/exchange/links';
+import type { Workspace } from '@/core/kit/records';
 import type { RigInHand } from '@/shell/rig/RigRoom';
 import { useBench, type Bench } from '@/shell/rig/useBench';
 import type { Shell } from '@/shell/useShell';

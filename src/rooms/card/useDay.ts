@@ -1,6 +1,6 @@
 'use client';
-import { newId } from '@/core/kit/newId';
-import { dayOf, type Day } from '@/core/kit/records/day';
+import { newId } from '@/core/kit';
+import { dayOf, type Day } from '@/core/kit/records';
 import { stored, type Tell } from '@/shell/tell';
 import { db } from '@/store/database/instance';
 import { commit, edited, type Write } from '@/store/changes/journal';

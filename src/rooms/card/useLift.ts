@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { PictureView, WrittenPicture } from '@/core/correction/ownPicture';
-import type { Rig } from '@/core/rig/rig';
+import type { PictureView, WrittenPicture } from '@/core/correction';
+import type { Rig } from '@/core/rig';
 import { download } from '@/shell/files/files';
 import type { Tell } from '@/shell/tell';
 import { useOneAtATime } from '@/shell/useOneAtATime';

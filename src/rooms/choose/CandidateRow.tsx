@@ -2,16 +2,20 @@
 import { MoreVertical, Star } from 'lucide-react';
 import { memo } from 'react';
 import styled from 'styled-components';
-import { rigOf } from '@/core/choose/asRig';
-import { carriedKey, passes, type Candidate } from '@/core/choose/candidate';
-import { lightFigure, lightWords, reasonOf, wayOutOf } from '@/core/choose/words';
-import type { Job } from '@/core/kit/records/job';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { fullName } from '@/core/kit/records/body';
-import { evaluate } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { counted, fixed } from '@/core/words/figures';
-import { riskWords } from '@/core/words/risk';
+import {
+  rigOf,
+  carriedKey,
+  passes,
+  type Candidate,
+  lightFigure,
+  lightWords,
+  reasonOf,
+  wayOutOf,
+} from '@/core/choose';
+import { type Job, type Workspace, fullName } from '@/core/kit/records';
+import { evaluate } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
+import { counted, fixed, riskWords } from '@/core/words';
 import { MenuButton } from '@/ui/controls/MenuButton';
 import { engraved, oneLine, PHONE } from '@/ui/theme/type';
 import { MiniFrame } from '@/ui/marks/MiniFrame';

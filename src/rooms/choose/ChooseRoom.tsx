@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/header/RoomHeader';

@@ -1,6 +1,6 @@
 'use client';
 import { memo, useState } from 'react';
-import { ASPECTS } from '@/core/frame/aspects';
+import { ASPECTS } from '@/core/frame';
 import { aspectOptions } from '@/gear/options';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';

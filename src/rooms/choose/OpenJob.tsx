@@ -1,14 +1,10 @@
 'use client';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { rigRecordOf } from '@/core/choose/asRig';
-import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import type { Kept } from '@/core/choose/ranking';
-import { rigQuery } from '@/core/exchange/links/link';
-import { newId } from '@/core/kit/newId';
-import { fullName } from '@/core/kit/records/body';
-import type { Job } from '@/core/kit/records/job';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { rigRecordOf, candidateKey, type Candidate, type Kept } from '@/core/choose';
+import { rigQuery } from '@/core/exchange/links';
+import { newId } from '@/core/kit';
+import { fullName, type Job, type Workspace } from '@/core/kit/records';
 import { ROOMS } from '@/shell/rooms';
 import { stored } from '@/shell/tell';
 import { useShellKeys, type Shell } from '@/shell/useShell';

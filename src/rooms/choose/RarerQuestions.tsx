@@ -1,8 +1,6 @@
 'use client';
 import styled from 'styled-components';
-import { AVAILABILITY } from '@/core/kit/records/common';
-import type { Job } from '@/core/kit/records/job';
-import { SCHOOLS } from '@/core/kit/records/judgement';
+import { AVAILABILITY, type Job, SCHOOLS } from '@/core/kit/records';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { FlagField } from '@/ui/form/FlagField';

@@ -2,9 +2,8 @@
 import { measureElement, useVirtualizer, type VirtualizerOptions } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import styled from 'styled-components';
-import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import type { Job } from '@/core/kit/records/job';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { candidateKey, type Candidate } from '@/core/choose';
+import type { Job, Workspace } from '@/core/kit/records';
 import { engraved, PHONE } from '@/ui/theme/type';
 import { CandidateRow, ROW_COLUMNS } from './CandidateRow';
 import type { Item } from './listing';

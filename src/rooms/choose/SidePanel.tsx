@@ -2,13 +2,19 @@
 import dynamic from 'next/dynamic';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import { tradeOffsOf, type TradeOffCost } from '@/core/choose/tradeOffs';
-import { coveragePlan } from '@/core/choose/plan';
-import type { Kept } from '@/core/choose/ranking';
-import { lightWords, viewWords, wayOutOf } from '@/core/choose/words';
-import type { Job } from '@/core/kit/records/job';
-import { fixed } from '@/core/words/figures';
+import {
+  candidateKey,
+  type Candidate,
+  tradeOffsOf,
+  type TradeOffCost,
+  coveragePlan,
+  type Kept,
+  lightWords,
+  viewWords,
+  wayOutOf,
+} from '@/core/choose';
+import type { Job } from '@/core/kit/records';
+import { fixed } from '@/core/words';
 import { TextButton } from '@/ui/controls/Buttons';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';

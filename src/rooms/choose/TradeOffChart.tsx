@@ -9,10 +9,14 @@ import {
   YAxis,
 } from 'recharts';
 import styled from 'styled-components';
-import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import type { TradeOffCost } from '@/core/choose/tradeOffs';
-import { lightWords, viewWords } from '@/core/choose/words';
-import { fixed } from '@/core/words/figures';
+import {
+  candidateKey,
+  type Candidate,
+  type TradeOffCost,
+  lightWords,
+  viewWords,
+} from '@/core/choose';
+import { fixed } from '@/core/words';
 import { wholeName, type Namer } from './names';
 
 const Place = styled.div`
@@ -75,13 +79,8 @@ function lightDigits(points: readonly Point[]): number {
 }
 
 /** Light against mass or price: what nothing beats glows, all else is quiet. */
-export default function TradeOffChart({
-  passing,
-  best,
-  cost,
-  nameOf,
-  onChoose,
-}: TradeOffChartProps) {
+export default function TradeOffChart(props: TradeOffChartProps) {
+  const { passing, best, cost, nameOf, onChoose } = props;
   const bestKeys = new Set(best.map(candidateKey));
   const others = passing.filter((c) => !bestKeys.has(candidateKey(c)));
   const [quiet, glowing] = [pointsOf(others, cost), pointsOf(best, cost)];

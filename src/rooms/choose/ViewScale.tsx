@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { Job } from '@/core/kit/records/job';
-import type { Window } from '@/core/maths/windows';
+import type { Job } from '@/core/kit/records';
+import type { Window } from '@/core/maths';
 import { engraved } from '@/ui/theme/type';
 
 const Scale = styled.svg`

@@ -1,6 +1,6 @@
 /** What the questions of a job look like and are given. */
 import styled from 'styled-components';
-import type { Job } from '@/core/kit/records/job';
+import type { Job } from '@/core/kit/records';
 
 /** Words of a job in a line. */
 export const Sentence = styled.div`

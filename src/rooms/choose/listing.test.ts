@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { candidateKey, carriedKey, type Candidate } from '@/core/choose/candidate';
+import { candidateKey, carriedKey, type Candidate } from '@/core/choose';
 import { listed, type Listing } from './listing';
 
 const candidate = (lens: number, body: number, mode: number, massG: number | null): Candidate => ({

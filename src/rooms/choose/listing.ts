@@ -1,5 +1,5 @@
 /** How the rows are sorted, filtered and grouped. */
-import { candidateKey, carriedKey, type Candidate } from '@/core/choose/candidate';
+import { candidateKey, carriedKey, type Candidate } from '@/core/choose';
 import { wholeName, type Namer } from './names';
 
 export const SORTS = ['best first', 'widest view', 'most light', 'lightest', 'cheapest'] as const;

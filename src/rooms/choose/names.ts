@@ -1,7 +1,6 @@
 /** What a candidate's gear is called. */
-import type { Candidate } from '@/core/choose/candidate';
-import { fullName } from '@/core/kit/records/body';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Candidate } from '@/core/choose';
+import { fullName, type Workspace } from '@/core/kit/records';
 
 export interface Named {
   lens: string;

@@ -1,9 +1,8 @@
 'use client';
 import { proxy } from 'comlink';
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { byNearness, byRank, keep, nothingKept, together, type Kept } from '@/core/choose/ranking';
-import type { Job } from '@/core/kit/records/job';
-import { EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records/workspace';
+import { byNearness, byRank, keep, nothingKept, together, type Kept } from '@/core/choose';
+import { type Job, EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records';
 import type { ChooseNews } from '@/workers/choose.worker';
 import { WorkerClosed } from '@/workers/door';
 import { openChoose } from '@/workers/doors';

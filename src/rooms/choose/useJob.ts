@@ -1,10 +1,8 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
-import { jobQuery, readJobQuery } from '@/core/exchange/links/jobLink';
-import { newId } from '@/core/kit/newId';
-import { jobOf, type Job } from '@/core/kit/records/job';
-import { sameValue } from '@/core/kit/records/schema';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { jobQuery, readJobQuery } from '@/core/exchange/links';
+import { newId } from '@/core/kit';
+import { jobOf, type Job, sameValue, type Workspace } from '@/core/kit/records';
 import { copyLink } from '@/shell/rig/copyLink';
 import { stored, type Tell } from '@/shell/tell';
 import { db } from '@/store/database/instance';

@@ -1,7 +1,6 @@
 'use client';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { candidateKey, type Candidate } from '@/core/choose/candidate';
-import type { Kept } from '@/core/choose/ranking';
+import { candidateKey, type Candidate, type Kept } from '@/core/choose';
 import { listed, type Item, type Listing } from './listing';
 import type { Namer } from './names';
 

@@ -1,9 +1,14 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { cropOf, trainsFor, weigh, type ConverterColumn } from '@/core/converters/columns';
-import { verdictOfWeighing } from '@/core/converters/verdict';
-import { fullName } from '@/core/kit/records/body';
+import {
+  cropOf,
+  trainsFor,
+  weigh,
+  type ConverterColumn,
+  verdictOfWeighing,
+} from '@/core/converters';
+import { fullName } from '@/core/kit/records';
 import { RigRings } from '@/gear/RigRings';
 import { apertureWords, focalWords, focusWords } from '@/gear/rings';
 import { ROOMS } from '@/shell/rooms';

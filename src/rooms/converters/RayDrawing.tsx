@@ -1,10 +1,9 @@
 'use client';
 import { useId, useMemo } from 'react';
 import styled from 'styled-components';
-import { opticsOf, pathAt, type RayPath } from '@/core/converters/paraxial';
-import type { ConverterColumn } from '@/core/converters/columns';
-import { diagonalMm } from '@/core/optics/formats';
-import { fWords, mm, signed } from '@/core/words/figures';
+import { opticsOf, pathAt, type RayPath, type ConverterColumn } from '@/core/converters';
+import { diagonalMm } from '@/core/optics';
+import { fWords, mm, signed } from '@/core/words';
 import { TextButton } from '@/ui/controls/Buttons';
 import { engraved } from '@/ui/theme/type';
 import { useSize } from '@/ui/useSize';

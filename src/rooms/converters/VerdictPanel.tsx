@@ -1,11 +1,13 @@
 'use client';
 import styled from 'styled-components';
-import { basisWords } from '@/core/converters/bases';
-import type { ConverterColumn } from '@/core/converters/columns';
-import { techniquesFor } from '@/core/converters/technique';
-import type { WeighingVerdict } from '@/core/converters/verdict';
-import type { DepthBasis, DepthOfField } from '@/core/optics/depth';
-import { metres, times } from '@/core/words/figures';
+import {
+  basisWords,
+  type ConverterColumn,
+  techniquesFor,
+  type WeighingVerdict,
+} from '@/core/converters';
+import type { DepthBasis, DepthOfField } from '@/core/optics';
+import { metres, times } from '@/core/words';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';
 

@@ -1,9 +1,7 @@
 'use client';
 import { memo, useCallback, useState } from 'react';
 import styled from 'styled-components';
-import type { ConverterColumn } from '@/core/converters/columns';
-import { cellOf, ROW_GROUPS } from '@/core/converters/rows';
-import type { ConverterRow } from '@/core/converters/rowTypes';
+import { type ConverterColumn, cellOf, ROW_GROUPS, type ConverterRow } from '@/core/converters';
 import { WhyPopover } from '@/ui/controls/WhyRow';
 import { MiniFrame } from '@/ui/marks/MiniFrame';
 import { engraved, PHONE } from '@/ui/theme/type';

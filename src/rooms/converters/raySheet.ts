@@ -1,5 +1,5 @@
 /** Where the rays fall on their drawing, to scale. */
-import type { Optics, RayPath } from '@/core/converters/paraxial';
+import type { Optics, RayPath } from '@/core/converters';
 
 /** Room for words about the drawing, px. */
 export const ROOM = { left: 14, right: 150, narrow: 112, top: 20, bottom: 26 };

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { readWith, withQuery } from '@/core/exchange/links/converterLink';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { readWith, withQuery } from '@/core/exchange/links';
+import type { Workspace } from '@/core/kit/records';
 import type { RigInHand } from '@/shell/rig/RigRoom';
 import { useBench, type Bench } from '@/shell/rig/useBench';
 import type { Shell } from '@/shell/useShell';

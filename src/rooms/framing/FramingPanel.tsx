@@ -1,10 +1,17 @@
 'use client';
 import { memo, useCallback, useState } from 'react';
 import styled from 'styled-components';
-import { FRAMING_VIEWS, type FramingView } from '@/core/exchange/links/framingLink';
-import { FRAMING_ROWS, isAsLarge, movedWords, type FramingRow } from '@/core/framing/compare';
-import { MOST_TAKES, PRESET_IDS, PRESETS } from '@/core/framing/takes';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { FRAMING_VIEWS, type FramingView } from '@/core/exchange/links';
+import {
+  FRAMING_ROWS,
+  isAsLarge,
+  movedWords,
+  type FramingRow,
+  MOST_TAKES,
+  PRESET_IDS,
+  PRESETS,
+} from '@/core/framing';
+import type { Workspace } from '@/core/kit/records';
 import { copyLink } from '@/shell/rig/copyLink';
 import type { Tell } from '@/shell/tell';
 import { TextButton } from '@/ui/controls/Buttons';

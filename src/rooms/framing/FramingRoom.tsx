@@ -1,5 +1,5 @@
 'use client';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/header/RoomHeader';

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { FRAMING_VIEWS } from '@/core/exchange/links/framingLink';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { FRAMING_VIEWS } from '@/core/exchange/links';
+import type { Workspace } from '@/core/kit/records';
 import { useShellKeys, type Shell } from '@/shell/useShell';
 import { useLatest } from '@/ui/useLatest';
 import { useTheme } from '@/ui/theme/useTheme';

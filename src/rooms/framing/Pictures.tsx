@@ -2,9 +2,9 @@
 import { X } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { Scene } from '@/core/framing/scene';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { metres } from '@/core/words/figures';
+import type { Scene } from '@/core/framing';
+import type { Workspace } from '@/core/kit/records';
+import { metres } from '@/core/words';
 import { rigOptions } from '@/gear/options';
 import { IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';

@@ -1,6 +1,6 @@
 'use client';
 import styled from 'styled-components';
-import { short } from '@/core/words/figures';
+import { short } from '@/core/words';
 import { engraved, PHONE } from '@/ui/theme/type';
 import { useSize } from '@/ui/useSize';
 import { Camera, Lamps, People } from './PlanHandles';

@@ -1,8 +1,7 @@
 'use client';
 /** What stands on the plan and is moved by hand. */
-import { lampsOf, SCENE_RANGE } from '@/core/framing/scene';
-import { FARTHEST_M } from '@/core/framing/shot';
-import { metres } from '@/core/words/figures';
+import { lampsOf, SCENE_RANGE, FARTHEST_M } from '@/core/framing';
+import { metres } from '@/core/words';
 import { MARGIN, type Sheet } from './planSheet';
 import { dashOf, inkOf } from './takeInks';
 import type { Framed, Framing } from './useFraming';

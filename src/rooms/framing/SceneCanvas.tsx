@@ -1,8 +1,7 @@
 'use client';
 import { useLayoutEffect, useRef } from 'react';
 import styled from 'styled-components';
-import type { Scene } from '@/core/framing/scene';
-import type { Shot } from '@/core/framing/shot';
+import type { Scene, Shot } from '@/core/framing';
 import { sized } from '@/ui/canvas';
 import { paintScene } from '@/ui/scene/paintScene';
 import { useTheme } from '@/ui/theme/useTheme';

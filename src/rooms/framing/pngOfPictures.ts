@@ -1,4 +1,4 @@
-import type { Scene } from '@/core/framing/scene';
+import type { Scene } from '@/core/framing';
 import { pngOfCanvas } from '@/ui/canvas';
 import { paintScene } from '@/ui/scene/paintScene';
 import type { Theme } from '@/ui/theme/themeScript';

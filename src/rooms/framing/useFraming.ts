@@ -5,13 +5,18 @@ import {
   readFramingQuery,
   type FramingLink,
   type FramingView,
-} from '@/core/exchange/links/framingLink';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { clamp } from '@/core/maths/clamp';
-import type { Rig } from '@/core/rig/rig';
-import { SCENE_RANGE, USUAL_SCENE, type Scene } from '@/core/framing/scene';
-import { equalSizeM, FARTHEST_M, shotAt, type Shot } from '@/core/framing/shot';
+} from '@/core/exchange/links';
+import type { Workspace } from '@/core/kit/records';
+import { clamp } from '@/core/maths';
+import type { Rig } from '@/core/rig';
 import {
+  SCENE_RANGE,
+  USUAL_SCENE,
+  type Scene,
+  equalSizeM,
+  FARTHEST_M,
+  shotAt,
+  type Shot,
   MOST_TAKES,
   PRESETS,
   presetFor,
@@ -19,7 +24,7 @@ import {
   takeWords,
   type Preset,
   type Take,
-} from '@/core/framing/takes';
+} from '@/core/framing';
 import { lastRig } from '@/store/remembered/lastRig';
 import { useHistory, type OwnSteps } from '@/ui/useHistory';
 import { useLatest } from '@/ui/useLatest';

@@ -1,6 +1,6 @@
 'use client';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { KitTable } from '@/core/kit/fields';
+import type { Workspace } from '@/core/kit/records';
 import type { QuickProps } from '@/gear/quick/quick';
 import type { Tell } from '@/shell/tell';
 import { BargainDialog } from './finding/BargainDialog';

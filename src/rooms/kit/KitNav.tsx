@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import { KIT_TABLES, type KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { KIT_TABLES, type KitTable } from '@/core/kit/fields';
+import type { Workspace } from '@/core/kit/records';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { engraved, PHONE } from '@/ui/theme/type';
 import type { KitDialog } from './KitDialogs';

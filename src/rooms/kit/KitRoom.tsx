@@ -1,10 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { newId } from '@/core/kit/newId';
-import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fields/fieldTypes';
+import { newId } from '@/core/kit';
+import { KIT_TABLES, type KitTable as TableName } from '@/core/kit/fields';
 import { isEmpty } from '@/store/database/load';
-import type { Tables, Workspace } from '@/core/kit/records/workspace';
+import type { Tables, Workspace } from '@/core/kit/records';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/header/RoomHeader';
 import { ShellParts } from '@/shell/ShellParts';

@@ -1,12 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
-import { valueAt, withValueAt } from '@/core/kit/fields/paths';
-import { scalarFields } from '@/core/kit/fields/fieldTables';
-import { FIELDS } from '@/core/kit/fields/fieldTables';
-import { KIT_TABLES, type Field } from '@/core/kit/fields/fieldTypes';
-import { checkRecord } from '@/core/kit/checks/validate';
-import { DEFINITIONS } from '@/core/kit/records/workspace';
+import { tideMill } from '@/core/demo';
+import {
+  valueAt,
+  withValueAt,
+  scalarFields,
+  FIELDS,
+  KIT_TABLES,
+  type Field,
+} from '@/core/kit/fields';
+import { checkRecord } from '@/core/kit/checks';
+import { DEFINITIONS } from '@/core/kit/records';
 import { textOf, valueOf } from './records/fieldText';
 import { filtered, NO_FILTER } from './table/filter';
 import { freshRecord } from './records/fresh';

@@ -1,13 +1,15 @@
 'use client';
 import { useMemo } from 'react';
-import { newId } from '@/core/kit/newId';
-import { withValueAt } from '@/core/kit/fields/paths';
-import { stillEstimated } from '@/core/kit/records/common';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Mount } from '@/core/kit/records/mount';
-import type { Part } from '@/core/kit/records/part';
-import { ofKind } from '@/core/kit/starter/quickPart';
-import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
+import { newId } from '@/core/kit';
+import { withValueAt, type KitTable } from '@/core/kit/fields';
+import {
+  stillEstimated,
+  type Mount,
+  type Part,
+  TABLE_WORDS,
+  type Tables,
+} from '@/core/kit/records';
+import { ofKind } from '@/core/kit/starter';
 import { db } from '@/store/database/instance';
 import { kept } from '@/store/keeping/keeper';
 import { commit, edited, type Write } from '@/store/changes/journal';

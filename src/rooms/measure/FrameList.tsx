@@ -6,7 +6,7 @@ import { engraved, oneLine } from '@/ui/theme/type';
 import { isLogged, shotOf, type Frame } from './frames';
 import type { Session } from './session';
 import type { Frames } from './useFrames';
-import { mm } from '@/core/words/figures';
+import { mm } from '@/core/words';
 
 const Head = styled.div`
   display: flex;

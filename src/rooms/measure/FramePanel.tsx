@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Judgement } from '@/core/kit/records/judgement';
-import { WARNING_WORDS } from '@/core/measure/judge';
+import type { Judgement } from '@/core/kit/records';
+import { WARNING_WORDS } from '@/core/measure';
 import { LineButton, MainButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
@@ -12,7 +12,7 @@ import { figureRows, whyOf, type FrameReading } from './figures';
 import { isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
 import { isPractice, isThroughGlass, type Session } from './session';
 import type { Frames } from './useFrames';
-import { secondsTaken } from '@/core/words/figures';
+import { secondsTaken } from '@/core/words';
 
 const Panel = styled.section`
   overflow-y: auto;

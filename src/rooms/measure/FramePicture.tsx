@@ -1,9 +1,8 @@
 'use client';
 import { memo, useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import type { FrameMeasure } from '@/core/measure/measureGrid';
-import type { FrameView } from '@/core/measure/frameView';
-import { mm } from '@/core/words/figures';
+import type { FrameMeasure, FrameView } from '@/core/measure';
+import { mm } from '@/core/words';
 
 const Figure = styled.figure`
   position: relative;

@@ -6,7 +6,7 @@ import { FlagField } from '@/ui/form/FlagField';
 import { isLogged, settingOf, type Frame } from './frames';
 import type { Session } from './session';
 import type { Practice } from './usePractice';
-import { fixed, mm } from '@/core/words/figures';
+import { fixed, mm } from '@/core/words';
 
 const Steps = styled.ol`
   margin: 10px 0 4px;

@@ -1,16 +1,15 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { Measurement } from '@/core/kit/records/measurement';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { METHOD_VERSION } from '@/core/measure/method';
+import type { Measurement, Workspace } from '@/core/kit/records';
+import { METHOD_VERSION } from '@/core/measure';
 import { download } from '@/shell/files/files';
 import { LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { Grid, type GridColumn, type GridSort } from '@/ui/grid/Grid';
 import { sortedBy, type SortedColumn } from '@/ui/grid/sorted';
 import { PHONE } from '@/ui/theme/type';
-import { fixed } from '@/core/words/figures';
+import { fixed } from '@/core/words';
 import { offWords } from './figures';
 
 const Place = styled.section`
@@ -78,7 +77,7 @@ type Names = ReadonlyMap<string, string>;
 
 /** Writing CSV is loaded only when it is needed. */
 async function saveLog(shown: readonly Measurement[], names: Names): Promise<void> {
-  const { logCsv } = await import('@/core/exchange/csv/logCsv');
+  const { logCsv } = await import('@/core/exchange/csv');
   download('wandering-halo-log.csv', logCsv(shown, names), 'text/csv');
 }
 

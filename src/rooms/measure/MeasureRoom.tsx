@@ -1,8 +1,8 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/records/workspace';
-import type { FileOptions } from '@/core/measure/measureFile';
+import type { Workspace } from '@/core/kit/records';
+import type { FileOptions } from '@/core/measure';
 import { EmptyRoom } from '@/shell/EmptyRoom';
 import { RoomFrame } from '@/shell/RoomFrame';
 import { RoomHeader } from '@/shell/header/RoomHeader';

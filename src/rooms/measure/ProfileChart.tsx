@@ -11,9 +11,8 @@ import {
   YAxis,
 } from 'recharts';
 import styled from 'styled-components';
-import type { FrameView } from '@/core/measure/frameView';
-import type { FrameMeasure } from '@/core/measure/measureGrid';
-import { stopsWords } from '@/core/words/figures';
+import type { FrameView, FrameMeasure } from '@/core/measure';
+import { stopsWords } from '@/core/words';
 
 const Place = styled.div`
   height: 190px;

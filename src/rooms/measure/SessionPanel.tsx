@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { BodyChoice, LensChoice, ModeChoice, RigChoice } from '@/gear/GearChoice';
 import { bodyOptions, lensNames, rigOptions } from '@/gear/options';
 import { ActingButton, MainButton, TextButton } from '@/ui/controls/Buttons';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { readCurve, type Tone } from '@/core/measure/light/tone';
+import { readCurve, type Tone } from '@/core/measure/light';
 import { LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { EntryField } from '@/ui/form/EntryField';

@@ -1,7 +1,7 @@
 /** Old entries of the log measured by the method of today; the old figures stay. */
-import { newId } from '@/core/kit/newId';
-import type { Measurement } from '@/core/kit/records/measurement';
-import { entryFigures } from '@/core/measure/toEntry';
+import { newId } from '@/core/kit';
+import type { Measurement } from '@/core/kit/records';
+import { entryFigures } from '@/core/measure';
 import type { KeptGrid } from '@/store/database/db';
 import { db } from '@/store/database/instance';
 import { commit, type Write } from '@/store/changes/journal';

@@ -1,14 +1,12 @@
 /** The figures of a measured frame, and why each is what it is. */
-import { limitStops, type Judgement } from '@/core/kit/records/judgement';
-import type { Halo } from '@/core/halo/rims';
-import { cornerLift, frameGains } from '@/core/frame/lift';
-import type { FrameMeasure } from '@/core/measure/measureGrid';
-import type { Why } from '@/core/rig/readings/whyTypes';
-import type { Frame } from './frames';
-import { predictedHalfLight, settingOf } from './frames';
+import { limitStops, type Judgement } from '@/core/kit/records';
+import type { Halo } from '@/core/halo';
+import { cornerLift, frameGains } from '@/core/frame';
+import type { FrameMeasure } from '@/core/measure';
+import type { Why } from '@/core/rig/readings';
+import { type Frame, predictedHalfLight, settingOf } from './frames';
 import type { Session } from './session';
-import { fixed, mm, percent } from '@/core/words/figures';
-import { darknessWords } from '@/core/words/corners';
+import { fixed, mm, percent, darknessWords } from '@/core/words';
 
 export type FrameReading =
   | 'half'

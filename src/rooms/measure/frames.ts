@@ -1,13 +1,9 @@
 /** The frames of a session: what was given, what became of each, and the entry it would make in the log. */
-import { newId } from '@/core/kit/newId';
-import { lensAt } from '@/core/halo/focus';
-import { predictHalo } from '@/core/halo/predict';
-import { haloRadii } from '@/core/halo/radii';
-import type { Measurement } from '@/core/kit/records/measurement';
-import { entryFigures } from '@/core/measure/toEntry';
-import { shotFor, type Shot } from '@/core/measure/shotList';
-import { situationOf } from '@/core/rig/situation';
-import { turned } from '@/core/rig/rig';
+import { newId } from '@/core/kit';
+import { lensAt, predictHalo, haloRadii } from '@/core/halo';
+import type { Measurement } from '@/core/kit/records';
+import { entryFigures, shotFor, type Shot } from '@/core/measure';
+import { situationOf, turned } from '@/core/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';
 

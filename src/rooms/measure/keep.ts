@@ -1,7 +1,6 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
-import { newId } from '@/core/kit/newId';
-import { isEdgeUnseen, type HaloSample } from '@/core/kit/records/haloSample';
-import type { Measurement } from '@/core/kit/records/measurement';
+import { newId } from '@/core/kit';
+import { isEdgeUnseen, type HaloSample, type Measurement } from '@/core/kit/records';
 import { db } from '@/store/database/instance';
 import { commit, edited, type Write } from '@/store/changes/journal';
 import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';

@@ -1,14 +1,19 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
-import { PRACTICE_MAKER } from '@/core/bench-camera/practice';
-import { areaOf, largestMode, readOutMiddle, type Body, type Mode } from '@/core/kit/records/body';
-import type { Lens } from '@/core/kit/records/lens';
-import type { Part } from '@/core/kit/records/part';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { shotList, type Shot } from '@/core/measure/shotList';
-import type { Tone } from '@/core/measure/light/tone';
-import type { Offset } from '@/core/optics/formats';
-import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
-import { readOutFromAxis } from '@/core/rig/situation';
+import { PRACTICE_MAKER } from '@/core/bench-camera';
+import {
+  areaOf,
+  largestMode,
+  readOutMiddle,
+  type Body,
+  type Mode,
+  type Lens,
+  type Part,
+  type Workspace,
+} from '@/core/kit/records';
+import { shotList, type Shot } from '@/core/measure';
+import type { Tone } from '@/core/measure/light';
+import type { Offset } from '@/core/optics';
+import { isMissing, resolveRig, type Rig, readOutFromAxis } from '@/core/rig';
 import { lastRig } from '@/store/remembered/lastRig';
 import { recall, remember } from '@/store/remembered/remembered';
 

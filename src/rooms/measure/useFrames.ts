@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useReducer, useRef } from 'react';
-import type { FileOptions } from '@/core/measure/measureFile';
+import type { FileOptions } from '@/core/measure';
 import { useDoor } from '@/shell/useDoor';
 import { WorkerClosed } from '@/workers/door';
 import { openMeasure } from '@/workers/doors';

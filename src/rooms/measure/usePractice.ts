@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
-import type { Mount } from '@/core/kit/records/mount';
-import { practiceLens, type PracticeShot } from '@/core/bench-camera/practice';
-import type { Shot } from '@/core/measure/shotList';
+import type { Mount } from '@/core/kit/records';
+import { practiceLens, type PracticeShot } from '@/core/bench-camera';
+import type { Shot } from '@/core/measure';
 import { db } from '@/store/database/instance';
 import { commit } from '@/store/changes/journal';
 import { guarded, type Tell } from '@/shell/tell';

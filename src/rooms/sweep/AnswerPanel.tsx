@@ -1,24 +1,21 @@
 'use client';
 import styled from 'styled-components';
-import { isZoom, type Lens } from '@/core/kit/records/lens';
-import type { RigSettings } from '@/core/kit/records/rigRecord';
-import { fitProblemOf } from '@/core/rig/mechanicalFit';
-import { evaluate } from '@/core/rig/report/evaluate';
-import { ifJoined } from '@/core/rig/report/sentence';
-import type { Rig } from '@/core/rig/rig';
-import type { SweepAnswer, Spot } from '@/core/sweep/answer';
-import type { SweepCell } from '@/core/sweep/sweep';
+import { isZoom, type Lens, type RigSettings } from '@/core/kit/records';
+import { fitProblemOf, type Rig } from '@/core/rig';
+import { evaluate, ifJoined } from '@/core/rig/report';
 import {
+  type SweepAnswer,
+  type Spot,
+  type SweepCell,
   gapWords,
   spanWords,
   spareWords,
   spotWords,
   sweepHeadline,
   whereClear,
-} from '@/core/sweep/words';
-import type { ZoomWindows } from '@/core/sweep/zoomWindows';
-import { cornerWords } from '@/core/words/corners';
-import { riskWords } from '@/core/words/risk';
+  type ZoomWindows,
+} from '@/core/sweep';
+import { cornerWords, riskWords } from '@/core/words';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';

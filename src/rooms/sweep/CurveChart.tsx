@@ -11,8 +11,8 @@ import {
   YAxis,
 } from 'recharts';
 import styled from 'styled-components';
-import type { CoverageCurve, CurveMark, NeededCircle } from '@/core/sweep/curve';
-import { fixed, fWords, mm } from '@/core/words/figures';
+import type { CoverageCurve, CurveMark, NeededCircle } from '@/core/sweep';
+import { fixed, fWords, mm } from '@/core/words';
 
 const Place = styled.figure`
   margin: 0;

@@ -1,12 +1,11 @@
 'use client';
 import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
-import { clamp } from '@/core/maths/clamp';
-import type { SweepStep } from '@/core/sweep/axes';
-import type { SweepCell } from '@/core/sweep/sweep';
-import { cornerWords, darknessWords } from '@/core/words/corners';
+import { clamp } from '@/core/maths';
+import type { SweepStep, SweepCell } from '@/core/sweep';
+import { cornerWords, darknessWords } from '@/core/words';
 import { VERDICT_INK } from '@/ui/marks/VerdictMark';
-import { verdictPaths } from '@/core/frame/verdictPaths';
+import { verdictPaths } from '@/core/frame';
 import { engraved, oneLine } from '@/ui/theme/type';
 import { useTheme } from '@/ui/theme/useTheme';
 import { FIGURE_PX, frameBox, HEAD_PX, type MatrixLayout } from './matrixLayout';

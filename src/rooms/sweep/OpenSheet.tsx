@@ -1,11 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { rigQuery } from '@/core/exchange/links/link';
-import { fullName } from '@/core/kit/records/body';
-import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
-import { turned, type Rig } from '@/core/rig/rig';
-import type { SweepCell } from '@/core/sweep/sweep';
+import { rigQuery } from '@/core/exchange/links';
+import { fullName, type RigRecord, type RigSettings } from '@/core/kit/records';
+import { turned, type Rig } from '@/core/rig';
+import type { SweepCell } from '@/core/sweep';
 import { ROOMS } from '@/shell/rooms';
 import { stored } from '@/shell/tell';
 import type { OpenRigProps } from '@/shell/rig/RigRoom';

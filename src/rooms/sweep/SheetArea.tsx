@@ -2,8 +2,8 @@
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import type { Rig } from '@/core/rig/rig';
-import type { SweepCell } from '@/core/sweep/sweep';
+import type { Rig } from '@/core/rig';
+import type { SweepCell } from '@/core/sweep';
 import { PHONE } from '@/ui/theme/type';
 import type { Swept } from '@/workers/sweep.worker';
 import { Matrix, type Place } from './Matrix';

@@ -1,8 +1,8 @@
 'use client';
 import styled from 'styled-components';
-import { fileNameOf } from '@/core/words/fileName';
-import { sweepCsv } from '@/core/exchange/csv/sweepCsv';
-import { AXIS_WORDS, SWEEP_AXES } from '@/core/sweep/axes';
+import { fileNameOf } from '@/core/words';
+import { sweepCsv } from '@/core/exchange/csv';
+import { AXIS_WORDS, SWEEP_AXES } from '@/core/sweep';
 import { download } from '@/shell/files/files';
 import { guarded, type Tell } from '@/shell/tell';
 import { TextButton } from '@/ui/controls/Buttons';

@@ -1,12 +1,8 @@
 /** What a rig can be held against: another rig, lens, body or train in its place. */
-import { fullName } from '@/core/kit/records/body';
-import type { Part } from '@/core/kit/records/part';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { fitProblemOf } from '@/core/rig/mechanicalFit';
-import { isMissing, resolveRig, turned, type Rig } from '@/core/rig/rig';
-import { findChains } from '@/core/rig/search/chains';
-import { bodyOffers, offerOfChain, lensOffers } from '@/core/rig/search/offers';
-import { trainWords } from '@/core/sweep/axes';
+import { fullName, type Part, type Workspace } from '@/core/kit/records';
+import { fitProblemOf, isMissing, resolveRig, turned, type Rig } from '@/core/rig';
+import { findChains, bodyOffers, offerOfChain, lensOffers } from '@/core/rig/search';
+import { trainWords } from '@/core/sweep';
 import type { OptionGroup } from '@/ui/controls/options';
 
 const NOTHING = 'nothing';

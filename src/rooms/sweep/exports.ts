@@ -1,9 +1,7 @@
 /** A sweep's sheet as files. */
-import { AXIS_WORDS } from '@/core/sweep/axes';
-import type { SweepStep } from '@/core/sweep/axes';
-import type { SweepCell } from '@/core/sweep/sweep';
-import { verdictPaths } from '@/core/frame/verdictPaths';
-import { escapedMarkup } from '@/core/words/markup';
+import { AXIS_WORDS, type SweepStep, type SweepCell } from '@/core/sweep';
+import { verdictPaths } from '@/core/frame';
+import { escapedMarkup } from '@/core/words';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
 import { cellLight } from './paintCells';

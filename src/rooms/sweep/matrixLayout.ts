@@ -1,7 +1,7 @@
 /** Where the frames of a sweep stand. */
-import { deliveredOf } from '@/core/rig/framed';
-import type { SweepCell } from '@/core/sweep/sweep';
-import type { Box } from '@/core/frame/verdictPaths';
+import { deliveredOf } from '@/core/rig';
+import type { SweepCell } from '@/core/sweep';
+import type { Box } from '@/core/frame';
 
 export interface MatrixLayout {
   /** Width of the names of the rows, px. */

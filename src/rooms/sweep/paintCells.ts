@@ -1,9 +1,9 @@
 /** Paints the halos of a sweep's frames: the light the stage shows, within the frame alone. */
-import { blackoutRadiusMm } from '@/core/halo/rims';
-import { situationOf } from '@/core/rig/situation';
-import type { SweepCell } from '@/core/sweep/sweep';
+import { blackoutRadiusMm } from '@/core/halo';
+import { situationOf } from '@/core/rig';
+import type { SweepCell } from '@/core/sweep';
 import { lightStops, type LightStop } from '@/ui/stage/haloPaint';
-import type { Box } from '@/core/frame/verdictPaths';
+import type { Box } from '@/core/frame';
 import type { Theme } from '@/ui/theme/themeScript';
 import { frameBox, type MatrixLayout } from './matrixLayout';
 

@@ -1,9 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { Workspace } from '@/core/kit/records/workspace';
-import type { Rig } from '@/core/rig/rig';
-import { commonSteps, type SweepStep } from '@/core/sweep/axes';
-import { sweep, type SweepCell } from '@/core/sweep/sweep';
+import type { Workspace } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
+import { commonSteps, type SweepStep, sweep, type SweepCell } from '@/core/sweep';
 import { chainsFor } from './against';
 import type { Place } from './Matrix';
 import type { Sweep } from './useSweep';

@@ -1,10 +1,9 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { readSweepQuery, sweepQuery } from '@/core/exchange/links/sweepLink';
-import { isZoom } from '@/core/kit/records/lens';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
-import type { SweepAxis } from '@/core/sweep/axes';
+import { readSweepQuery, sweepQuery } from '@/core/exchange/links';
+import { isZoom, type Workspace } from '@/core/kit/records';
+import { isMissing, resolveRig, type Rig } from '@/core/rig';
+import type { SweepAxis } from '@/core/sweep';
 import { lastRig, rememberRig } from '@/store/remembered/lastRig';
 import type { RigInHand } from '@/shell/rig/RigRoom';
 import { heldAgainst } from './against';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { Rig } from '@/core/rig/rig';
-import type { CurveAxis } from '@/core/sweep/curve';
+import type { Rig } from '@/core/rig';
+import type { CurveAxis } from '@/core/sweep';
 import { openSweep } from '@/workers/doors';
 import { WorkerClosed } from '@/workers/door';
 import type { Swept } from '@/workers/sweep.worker';

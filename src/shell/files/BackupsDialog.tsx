@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
-import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
+import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records';
 import { listBackups } from '@/store/keeping/backups';
 import type { Backup } from '@/store/database/db';
 import { db } from '@/store/database/instance';
@@ -12,7 +12,7 @@ import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
 import { engraved } from '@/ui/theme/type';
 import { download } from './files';
 import { guarded, type Tell } from '../tell';
-import { bytesWords } from '@/core/words/figures';
+import { bytesWords } from '@/core/words';
 
 const List = styled.ul`
   max-height: 44vh;

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records/workspace';
+import { TABLE_NAMES, TABLE_WORDS } from '@/core/kit/records';
 import { recordKey } from '@/store/database/db';
 import type { ImportItem, ImportMode, ItemState } from '@/store/keeping/importing';
 import type { Keeper } from '@/store/keeping/keeper';

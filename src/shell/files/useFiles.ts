@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { tideMillLoader } from '@/store/keeping/demo';
 import { db } from '@/store/database/instance';
 import type { ImportMode } from '@/store/keeping/importing';

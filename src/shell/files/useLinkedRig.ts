@@ -1,7 +1,7 @@
 'use client';
 import { useEffect } from 'react';
-import { holdsRig } from '@/core/exchange/links/rigHash';
-import { problemText } from '@/core/words/problem';
+import { holdsRig } from '@/core/exchange/links';
+import { problemText } from '@/core/words';
 import { useLatest } from '@/ui/useLatest';
 import { guarded, type Tell } from '../tell';
 
@@ -15,7 +15,7 @@ export function useLinkedRig(read: (file: File) => void, tell: Tell): void {
       window.history.replaceState(window.history.state, '', `${pathname}${search}`);
       guarded(latest.current.tell, async () => {
         // It weighs more than the Bench needs before there is such an address.
-        const { unpackRig } = await import('@/core/exchange/links/rigLink');
+        const { unpackRig } = await import('@/core/exchange/links');
         const rig = unpackRig(hash);
         if (!rig.ok) {
           latest.current.tell({ kind: 'trouble', text: problemText(rig.problems) });

@@ -1,9 +1,8 @@
 'use client';
 import { useMemo, type ComponentType } from 'react';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { isMissing, type MissingRecord, type Rig } from '@/core/rig/rig';
+import type { RigRecord, Workspace } from '@/core/kit/records';
+import { isMissing, type MissingRecord, type Rig } from '@/core/rig';
 import { RigChoice } from '@/gear/GearChoice';
 import { rigOptions } from '@/gear/options';
 import { MainLink } from '@/ui/controls/Buttons';

@@ -1,14 +1,18 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { readRigQuery, rigQuery } from '@/core/exchange/links/link';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Knowledge } from '@/core/kit/records/knowledge';
-import type { Lens } from '@/core/kit/records/lens';
-import type { RigRecord, RigSettings } from '@/core/kit/records/rigRecord';
-import type { Tables, Workspace } from '@/core/kit/records/workspace';
-import { evaluate, type Report } from '@/core/rig/report/evaluate';
-import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig/rig';
-import type { Way } from '@/core/rig/search/waysOut';
+import { readRigQuery, rigQuery } from '@/core/exchange/links';
+import type { KitTable } from '@/core/kit/fields';
+import type {
+  Knowledge,
+  Lens,
+  RigRecord,
+  RigSettings,
+  Tables,
+  Workspace,
+} from '@/core/kit/records';
+import { evaluate, type Report } from '@/core/rig/report';
+import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig';
+import type { Way } from '@/core/rig/search';
 import { db } from '@/store/database/instance';
 import { stored, type Tell } from '../tell';
 import { commit, edited, type Write } from '@/store/changes/journal';

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
+import { tideMill } from '@/core/demo';
 import { freshDatabase, names, rename } from '../../../tests/support/database';
 import type { HaloDatabase } from '../database/db';
 import { commit, redo, RefusedRecord, steps, undo } from './journal';

@@ -1,7 +1,7 @@
 /** Every change goes through here, checked, whole or not at all, and can be taken back. */
-import { sameValue } from '@/core/kit/records/schema';
+import { sameValue } from '@/core/kit/records';
 import type { IndexableTypeArray } from 'dexie';
-import type { Problem } from '@/core/words/problem';
+import type { Problem } from '@/core/words';
 import {
   RECORD_TABLES,
   recordKey,
@@ -71,7 +71,7 @@ export class GoneRecord extends Error {
 }
 
 /** The checks weigh more than all else of the store: they are loaded once a room stands, or with the first change. */
-const checks = () => import('@/core/kit/checks/validate');
+const checks = () => import('@/core/kit/checks');
 
 /** Loads what the first change would otherwise wait for. */
 export const beReadyToCommit = (): void => void checks().catch(() => undefined);

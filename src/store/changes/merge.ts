@@ -2,7 +2,7 @@
  * A change made while looking at one state of a record, brought to another state of it: what was changed is
  * changed there, all else stays as it has become. Lists of records with ids are taken record by record.
  */
-import { isJson, ownField, sameValue } from '@/core/kit/records/schema';
+import { isJson, ownField, sameValue } from '@/core/kit/records';
 
 export interface Merged {
   value: unknown;

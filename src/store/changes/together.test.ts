@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
-import type { Lens } from '@/core/kit/records/lens';
+import { tideMill } from '@/core/demo';
+import type { Lens } from '@/core/kit/records';
 import { freshDatabase } from '../../../tests/support/database';
 import { HaloDatabase } from '../database/db';
 import { commit, edited, GoneRecord, StepElsewhere, undo } from './journal';

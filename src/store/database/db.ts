@@ -1,18 +1,18 @@
 /** The workspace in the browser's own database. */
 import Dexie, { type EntityTable, type PromiseExtended, type Table, type Transaction } from 'dexie';
-import { newId } from '@/core/kit/newId';
-import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migrations';
+import { newId, broughtUp, MIGRATIONS, type Migrated } from '@/core/kit';
 import { SHAPE } from '@/core/kit/checks/generated/shape';
-import type { Judgement } from '@/core/kit/records/judgement';
-import { completed, type Json } from '@/core/kit/records/schema';
-import { RECORDS_VERSION } from '@/core/kit/records/version';
 import {
+  type Judgement,
+  completed,
+  type Json,
+  RECORDS_VERSION,
   DEFINITIONS,
   TABLE_NAMES,
   type TableName,
   type Tables,
-} from '@/core/kit/records/workspace';
-import type { LightGrid } from '@/core/measure/light/lightGrid';
+} from '@/core/kit/records';
+import type { LightGrid } from '@/core/measure/light';
 
 /** The one record of preferences that counts as part of the workspace. */
 export const JUDGEMENT_ID = 'judgement';

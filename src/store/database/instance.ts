@@ -1,5 +1,5 @@
 /** The one database of this page. Opened on first use, in the browser only. */
-import { newId } from '@/core/kit/newId';
+import { newId } from '@/core/kit';
 import { HaloDatabase } from './db';
 
 const TAB = 'wandering-halo-tab';

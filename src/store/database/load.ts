@@ -1,5 +1,5 @@
 /** The whole workspace, read at one moment. */
-import { TABLE_NAMES, type Workspace } from '@/core/kit/records/workspace';
+import { TABLE_NAMES, type Workspace } from '@/core/kit/records';
 import { EXTRAS_ID, type HaloDatabase } from './db';
 import { readJudgement } from '../judgement';
 

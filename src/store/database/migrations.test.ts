@@ -6,14 +6,18 @@ import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import Dexie from 'dexie';
 import { describe, expect, it } from 'vitest';
-import { rigOfFile } from '@/core/exchange/json/rigJson';
-import { readWorkspace } from '@/core/exchange/json/workspaceJson';
-import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit/checks/migrations';
-import { checkRecord } from '@/core/kit/checks/validate';
-import { judgementSchema } from '@/core/kit/records/judgement';
-import { completed, type Json } from '@/core/kit/records/schema';
-import { RECORDS_VERSION } from '@/core/kit/records/version';
-import { RECORD_SCHEMAS, TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
+import { rigOfFile, readWorkspace } from '@/core/exchange/json';
+import { broughtUp, MIGRATIONS, type Migrated } from '@/core/kit';
+import { checkRecord } from '@/core/kit/checks';
+import {
+  judgementSchema,
+  completed,
+  type Json,
+  RECORDS_VERSION,
+  RECORD_SCHEMAS,
+  TABLE_NAMES,
+  type TableName,
+} from '@/core/kit/records';
 import { restoreBackup } from '../keeping/backups';
 import { HaloDatabase, JUDGEMENT_ID } from './db';
 import { redo, undo } from '../changes/journal';

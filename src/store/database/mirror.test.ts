@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
+import { tideMill } from '@/core/demo';
 import { freshDatabase, rename, sorted } from '../../../tests/support/database';
 import Dexie from 'dexie';
 import { HaloDatabase } from './db';
@@ -7,7 +7,7 @@ import { importWorkspace } from '../keeping/importing';
 import { commit, edited, undo } from '../changes/journal';
 import { setJudgement } from '../judgement';
 import { mirrorOf, type Mirror } from './mirror';
-import { DEFAULT_JUDGEMENT } from '@/core/kit/records/judgement';
+import { DEFAULT_JUDGEMENT } from '@/core/kit/records';
 
 let db: HaloDatabase;
 let mirror: Mirror;

@@ -2,14 +2,14 @@
  * The workspace as it is stored, held in memory: read once, then record by record as they change, in this tab
  * or another. What did not change stays the very same object.
  */
-import { sameValue } from '@/core/kit/records/schema';
-import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import {
+  sameValue,
   TABLE_NAMES,
   type TableName,
   type Tables,
   type Workspace,
-} from '@/core/kit/records/workspace';
+} from '@/core/kit/records';
+import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import type { HaloDatabase } from './db';
 import { readJudgement } from '../judgement';
 import { INTERRUPTED, troubleSentence } from '../troubles/troubles';

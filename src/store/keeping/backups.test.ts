@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
+import { tideMill } from '@/core/demo';
 import { freshDatabase, sorted } from '../../../tests/support/database';
 import { keepBackup, listBackups, restoreBackup, surplus } from './backups';
 import type { HaloDatabase } from '../database/db';

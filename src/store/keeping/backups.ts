@@ -1,12 +1,12 @@
 /** Backups inside the database: the whole workspace, from time to time and before anything large. */
-import { problemText } from '@/core/words/problem';
-import { TABLE_NAMES, type TableName } from '@/core/kit/records/workspace';
+import { problemText } from '@/core/words';
+import { TABLE_NAMES, type TableName } from '@/core/kit/records';
 import type { Backup, HaloDatabase } from '../database/db';
 import { importWorkspace } from './importing';
 import { isEmpty, loadWorkspaceFile } from '../database/load';
 
 /** Reading and writing files is loaded only when a backup is kept or restored. */
-const fileWork = () => import('@/core/exchange/json/workspaceJson');
+const fileWork = () => import('@/core/exchange/json');
 
 /** Time between two backups kept from time to time, ms. */
 const EVERY_MS = 10 * 60 * 1000;

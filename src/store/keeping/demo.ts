@@ -6,7 +6,7 @@ import { isEmpty, loadWorkspace } from '../database/load';
 
 /** Loads the demo. It adds to what is there; in an empty program it is the whole workspace. */
 export async function tideMillLoader(db: HaloDatabase): Promise<void> {
-  const { tideMill } = await import('@/core/demo/tideMill');
+  const { tideMill } = await import('@/core/demo');
   const empty = isEmpty(await loadWorkspace(db));
   await importWorkspace(
     db,

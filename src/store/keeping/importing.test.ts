@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
-import { readWorkspace, writeWorkspace } from '@/core/exchange/json/workspaceJson';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { RECORDS_VERSION } from '@/core/kit/records/version';
+import { tideMill } from '@/core/demo';
+import { readWorkspace, writeWorkspace } from '@/core/exchange/json';
+import type { KitTable } from '@/core/kit/fields';
 import {
+  RECORDS_VERSION,
   EMPTY_WORKSPACE,
   RECORD_SCHEMAS,
   WORKSPACE_FORMAT,
   type Workspace,
-} from '@/core/kit/records/workspace';
+} from '@/core/kit/records';
 import { arbitraryOf } from '../../../tests/support/arbitraries';
 import { freshDatabase, names, rename, sorted } from '../../../tests/support/database';
 import type { HaloDatabase } from '../database/db';

@@ -1,11 +1,11 @@
 /** A workspace file against what is here, and in its place or beside it. */
-import { sameValue } from '@/core/kit/records/schema';
 import {
+  sameValue,
   TABLE_NAMES,
   type TableName,
   type Tables,
   type Workspace,
-} from '@/core/kit/records/workspace';
+} from '@/core/kit/records';
 import {
   EXTRAS_ID,
   JUDGEMENT_ID,

@@ -3,10 +3,8 @@
  * connection to the database writes as the tab that it works for, whose id is its name.
  */
 import { expose } from 'comlink';
-import { checkSize } from '@/core/exchange/json/json';
-import { readAnyFile, type Brought } from '@/core/exchange/json/anyFile';
-import { writeWorkspace } from '@/core/exchange/json/workspaceJson';
-import { problemText } from '@/core/words/problem';
+import { checkSize, readAnyFile, type Brought, writeWorkspace } from '@/core/exchange/json';
+import { problemText } from '@/core/words';
 import { keepBackup, restoreBackup } from './backups';
 import { HaloDatabase, recordKey } from '../database/db';
 import { importWorkspace, previewOf, type ImportMode, type ImportPreview } from './importing';

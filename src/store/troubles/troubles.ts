@@ -2,7 +2,7 @@
 import { WorkerLost } from '@/workers/door';
 import { isFull, namesOf } from './errorNames';
 import { GoneRecord, RefusedRecord, type Conflict } from '../changes/journal';
-import { problemText } from '@/core/words/problem';
+import { problemText } from '@/core/words';
 
 /** Names by which a browser's database says that it cannot read what it keeps. */
 const DAMAGED = ['UnknownError', 'NotReadableError', 'EncodingError'];

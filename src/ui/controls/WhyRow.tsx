@@ -2,7 +2,7 @@
 import { memo, useLayoutEffect, useRef } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Why } from '@/core/rig/readings/why';
+import type { Why } from '@/core/rig/readings';
 import { engraved, oneLine } from '../theme/type';
 import { Sheet } from './surfaces';
 

@@ -1,5 +1,5 @@
 /** Keys of list entries that have no id of their own, so that what is typed in one stays with it. */
-import { sameValue } from '@/core/kit/records/schema';
+import { sameValue } from '@/core/kit/records';
 
 export interface Keyed {
   items: readonly unknown[];

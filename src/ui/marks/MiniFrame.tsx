@@ -1,9 +1,7 @@
 'use client';
-import { verdictPaths } from '@/core/frame/verdictPaths';
-import { blackoutRadiusMm } from '@/core/halo/rims';
-import { situationOf } from '@/core/rig/situation';
-import { verdictOf } from '@/core/rig/verdicts';
-import type { Rig } from '@/core/rig/rig';
+import { verdictPaths } from '@/core/frame';
+import { blackoutRadiusMm } from '@/core/halo';
+import { situationOf, verdictOf, type Rig } from '@/core/rig';
 import { lightStops } from '../stage/haloPaint';
 import { useTheme } from '../theme/useTheme';
 import { VERDICT_INK } from './VerdictMark';

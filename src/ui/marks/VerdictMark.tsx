@@ -1,4 +1,4 @@
-import type { VerdictKind } from '@/core/frame/coverage';
+import type { VerdictKind } from '@/core/frame';
 
 /** Each verdict by its shape first: whole frame, soft corners, cut corners, a disc in a frame. */
 const SHAPES: Record<VerdictKind, React.ReactNode> = {

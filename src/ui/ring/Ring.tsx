@@ -1,7 +1,7 @@
 'use client';
 import { memo, useMemo } from 'react';
 import styled from 'styled-components';
-import type { VerdictKind } from '@/core/frame/coverage';
+import type { VerdictKind } from '@/core/frame';
 import { engraved, PHONE } from '../theme/type';
 import { useSize } from '../useSize';
 import { legibleMarks, type BarrelScale } from './scale';

@@ -1,7 +1,7 @@
 /** A barrel scale: values laid out along the ring, 0 at its left end, 1 at its right. */
-import { clamp } from '@/core/maths/clamp';
-import { apertureSeries } from '@/core/optics/apertures';
-import { short } from '@/core/words/figures';
+import { clamp } from '@/core/maths';
+import { apertureSeries } from '@/core/optics';
+import { short } from '@/core/words';
 
 export interface Mark {
   value: number;

@@ -1,7 +1,12 @@
 /** Paints the scene as a rig pictures it, from the core's own outlines and light. */
-import { falloffOf, pictureOf, type Falloff, type Shape } from '@/core/framing/picture';
-import type { Scene } from '@/core/framing/scene';
-import type { Shot } from '@/core/framing/shot';
+import {
+  falloffOf,
+  pictureOf,
+  type Falloff,
+  type Shape,
+  type Scene,
+  type Shot,
+} from '@/core/framing';
 import type { Theme } from '../theme/themeScript';
 import { deviationOf, LEAST_BLUR_PX, SCENE_INKS, shadeStops } from './sceneInks';
 

@@ -1,6 +1,6 @@
 /** Colours of the scene: quiet things in the room's own tones, light in amber. */
-import type { Ink } from '@/core/framing/scene';
-import { shownOf, towardEdge } from '@/core/halo/shown';
+import type { Ink } from '@/core/framing';
+import { shownOf, towardEdge } from '@/core/halo';
 import type { Theme } from '../theme/themeScript';
 
 type Inks = Readonly<Record<Ink, string>> & { readonly lampRim: string };

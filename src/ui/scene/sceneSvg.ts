@@ -1,8 +1,6 @@
 /** The picture of the scene as SVG text: the same outlines and light as on the screen. */
-import { falloffOf, pictureOf, type Shape } from '@/core/framing/picture';
-import type { Scene } from '@/core/framing/scene';
-import type { Shot } from '@/core/framing/shot';
-import { escapedMarkup } from '@/core/words/markup';
+import { falloffOf, pictureOf, type Shape, type Scene, type Shot } from '@/core/framing';
+import { escapedMarkup } from '@/core/words';
 import type { Theme } from '../theme/themeScript';
 import { deviationOf, SCENE_INKS, shadeStops } from './sceneInks';
 

@@ -1,12 +1,11 @@
 'use client';
 import styled from 'styled-components';
-import type { Offset } from '@/core/optics/formats';
-import { darknessStops, lightAt } from '@/core/halo/rims';
-import type { Report } from '@/core/rig/report/evaluate';
+import type { Offset } from '@/core/optics';
+import { darknessStops, lightAt } from '@/core/halo';
+import type { Report } from '@/core/rig/report';
 import { engraved } from '../theme/type';
 import { toPx, type StageView } from './stageView';
-import { cornerWords } from '@/core/words/corners';
-import { mm } from '@/core/words/figures';
+import { cornerWords, mm } from '@/core/words';
 
 const Tag = styled.div`
   ${engraved}

@@ -1,8 +1,8 @@
 'use client';
 import { useCallback, useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import type { Offset } from '@/core/optics/formats';
-import type { Report } from '@/core/rig/report/evaluate';
+import type { Offset } from '@/core/optics';
+import type { Report } from '@/core/rig/report';
 import type { Theme } from '../theme/themeScript';
 import { oneLine, PHONE } from '../theme/type';
 import { useTheme } from '../theme/useTheme';

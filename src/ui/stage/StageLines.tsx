@@ -1,14 +1,13 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import { CORNERS } from '@/core/frame/geometry';
-import { isOffMiddle, type FrameSize } from '@/core/optics/formats';
-import type { Report } from '@/core/rig/report/evaluate';
+import { CORNERS } from '@/core/frame';
+import { isOffMiddle, type FrameSize } from '@/core/optics';
+import type { Report } from '@/core/rig/report';
 import { engraved } from '../theme/type';
 import { rulerMarks, toPx, type StageView } from './stageView';
-import { cornerWords } from '@/core/words/corners';
+import { cornerWords, diameterMm, sizeMm } from '@/core/words';
 import { ghostWords, type Ghost } from './stageWords';
-import { diameterMm, sizeMm } from '@/core/words/figures';
 
 const Lines = styled.svg`
   text {

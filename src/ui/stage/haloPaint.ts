@@ -1,6 +1,5 @@
 /** Paints a halo from the core's own falloff: the function that draws is the function that decides. */
-import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo/rims';
-import { shownOf, towardEdge } from '@/core/halo/shown';
+import { blackoutRadiusMm, lightAt, type Halo, shownOf, towardEdge } from '@/core/halo';
 import type { Theme } from '../theme/themeScript';
 import { toPx, type StageView } from './stageView';
 

@@ -1,8 +1,6 @@
 /** Paints a picture in place of plain light: what the halo leaves of it, dimmed outside the delivered frame. */
-import { pictureOf } from '@/core/framing/picture';
-import type { Scene } from '@/core/framing/scene';
-import type { Shot } from '@/core/framing/shot';
-import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo/rims';
+import { pictureOf, type Scene, type Shot } from '@/core/framing';
+import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo';
 import { paintShade, paintThings, type Canvas, type Placing } from '../scene/paintScene';
 import type { Theme } from '../theme/themeScript';
 import { WELLS, type FrameMm } from './haloPaint';

@@ -1,6 +1,5 @@
 /** Which stretch of the sensor plane the stage shows, and how large. */
-import type { Offset } from '@/core/optics/formats';
-import { diagonalMm, type FrameSize } from '@/core/optics/formats';
+import { type Offset, diagonalMm, type FrameSize } from '@/core/optics';
 
 export interface StageView {
   widthPx: number;

@@ -1,8 +1,14 @@
 /** All the picture says, in words, for those who do not see it. */
-import type { Report } from '@/core/rig/report/evaluate';
-import { CORNER_NAMES, darknessWords, flickerWords } from '@/core/words/corners';
-import { isOffMiddle } from '@/core/optics/formats';
-import { diameterMm, mm, placeWords } from '@/core/words/figures';
+import type { Report } from '@/core/rig/report';
+import {
+  CORNER_NAMES,
+  darknessWords,
+  flickerWords,
+  diameterMm,
+  mm,
+  placeWords,
+} from '@/core/words';
+import { isOffMiddle } from '@/core/optics';
 
 /** A state held to compare with. */
 export interface Ghost {

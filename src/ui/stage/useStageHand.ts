@@ -1,6 +1,6 @@
 'use client';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Offset } from '@/core/optics/formats';
+import type { Offset } from '@/core/optics';
 import { toMm, type StagePoint } from './stageView';
 import { ZOOM_STEP, type StageZoom } from './useStageZoom';
 

@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useMemo, useState, type RefObject } from 'react';
-import type { Offset } from '@/core/optics/formats';
-import type { FrameSize } from '@/core/optics/formats';
+import type { Offset, FrameSize } from '@/core/optics';
 import {
   FITTED,
   stageView,

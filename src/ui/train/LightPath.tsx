@@ -1,12 +1,11 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
+import type { Report } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
 import { LightPathMarks } from './LightPathMarks';
 import { MIDDLE, place, SHEET, type Placing } from './drawing';
-import { layTrain, type Piece, type TrainLayout } from '@/core/rig/readings/trainLayout';
-import { trainWords } from '@/core/rig/readings/trainWords';
+import { layTrain, type Piece, type TrainLayout, layoutWords } from '@/core/rig/readings';
 
 const Drawing = styled.svg`
   display: block;
@@ -130,7 +129,7 @@ export const LightPath = memo(function LightPath({ rig, report }: { rig: Rig; re
     <Drawing
       viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
       role="img"
-      aria-label={trainWords(layout, report)}
+      aria-label={layoutWords(layout, report)}
     >
       <Light layout={layout} {...placing} />
       {layout.pieces.map((piece, i) => (

@@ -1,8 +1,8 @@
 'use client';
 import { DIMENSION_X, MIDDLE, type Placing } from './drawing';
-import type { RearGlass, TrainLayout } from '@/core/rig/readings/trainLayout';
+import type { RearGlass, TrainLayout } from '@/core/rig/readings';
 
-import { mm } from '@/core/words/figures';
+import { mm } from '@/core/words';
 
 const REAR_HALF = 30;
 const EDGE_HALF = 86;

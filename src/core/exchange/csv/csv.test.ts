@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../../demo/tideMill';
-import { KIT_TABLES, type KitTable } from '../../kit/fields/fieldTypes';
-import { markingExample, type Marking } from '../../kit/records/marking';
-import { checkRecord } from '../../kit/checks/validate';
-import { RECORD_SCHEMAS, type Tables } from '../../kit/records/workspace';
+import { tideMill } from '../../demo';
+import { KIT_TABLES, type KitTable } from '../../kit/fields';
+import { markingExample, type Marking, RECORD_SCHEMAS, type Tables } from '../../kit/records';
+import { checkRecord } from '../../kit/checks';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
 import { guessMapping, readRows, readSheet, writeCsv } from './csv';
 

@@ -1,16 +1,13 @@
 /** Tables as CSV, out and back without loss. */
 import Papa from 'papaparse';
-import { valueAt, withValueAt } from '../../kit/fields/paths';
-import type { KitTable } from '../../kit/fields/fieldTypes';
-import { markingIn, type Marking } from '../../kit/records/marking';
-import { fail, ok, problemText, type Result } from '../../words/problem';
-import { readQuantity, UNIT_WORDS } from '../../kit/fields/quantity';
-import { checkRecord } from '../../kit/checks/validate';
-import { TABLE_WORDS, type Tables } from '../../kit/records/workspace';
+import { valueAt, withValueAt, type KitTable, readQuantity, UNIT_WORDS } from '../../kit/fields';
+import { markingIn, type Marking, TABLE_WORDS, type Tables } from '../../kit/records';
+import { fail, ok, problemText, type Result } from '../../words';
+import { checkRecord } from '../../kit/checks';
 import { guarded, unguarded } from './csvGuard';
 import { csvText } from './csvText';
 import { columnsOf, leftOver, MORE, putBack, schemaOf, type Column } from './csvColumns';
-import { checkSize, parseJson } from '../json/json';
+import { checkSize, parseJson } from '../json';
 
 function cellOf(value: unknown, { kind }: Column): string {
   if (value === null || value === undefined) return '';

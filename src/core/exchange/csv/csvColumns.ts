@@ -1,9 +1,6 @@
 /** Which columns a table has as CSV: one for every fact of a record, lists and unknown facts as JSON. */
-import type { KitTable } from '../../kit/fields/fieldTypes';
-import { FIELDS } from '../../kit/fields/fieldTables';
-import type { Unit } from '../../kit/fields/quantity';
-import type { JsonSchema } from '../../kit/records/schema';
-import { RECORD_SCHEMAS } from '../../kit/records/workspace';
+import { type KitTable, FIELDS, type Unit } from '../../kit/fields';
+import { type JsonSchema, RECORD_SCHEMAS } from '../../kit/records';
 
 export interface Column {
   /** Place in the record, with dots; also the column's heading. */

@@ -1,5 +1,5 @@
 /** The log as a CSV file. */
-import type { Measurement } from '../../kit/records/measurement';
+import type { Measurement } from '../../kit/records';
 import { guarded } from './csvGuard';
 import { csvText } from './csvText';
 

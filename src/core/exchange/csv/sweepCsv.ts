@@ -1,6 +1,5 @@
 /** A sweep as a CSV file, a line a cell. */
-import { AXIS_WORDS, type SweepAxis } from '../../sweep/axes';
-import type { SweepCell } from '../../sweep/sweep';
+import { AXIS_WORDS, type SweepAxis, type SweepCell } from '../../sweep';
 import { guarded } from './csvGuard';
 import { csvText } from './csvText';
 

@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { plainRig } from '../../../../tests/support/plainRig';
 import { runs } from '../../../../tests/support/seed';
-import { guideOf } from '../../guides/guide';
-import { isJson, type Json } from '../../kit/records/schema';
-import { evaluate } from '../../rig/report/evaluate';
-import { turned, type Rig } from '../../rig/rig';
+import { guideOf } from '../../guides';
+import { isJson, type Json } from '../../kit/records';
+import { evaluate } from '../../rig/report';
+import { turned, type Rig } from '../../rig';
 import { readFraming, takeFraming, uuidOf, writeFraming } from './framingFile';
 
 const UUID = uuidOf('0123456789abcdef0123456789abcdef');

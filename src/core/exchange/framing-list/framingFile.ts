@@ -2,24 +2,23 @@
  * ASC Framing Decision List files: what a rig records and delivers as a canvas and a framing decision, and back.
  * Structure from memory of the published specification; docs/formats.md tells what is written.
  */
-import { circleCoverage } from '../../frame/coverage';
-import { recordedFrame } from '../../frame/pipeline';
-import { checkFramingFile } from '../../kit/checks/validate';
-import { fullName, type Mode } from '../../kit/records/body';
-import type {
-  FdlCanvas,
-  FramingDecision,
-  FramingDecisionList,
-} from '../../kit/records/framingFile';
-import { isJson, type Json } from '../../kit/records/schema';
-import type { RigSettings } from '../../kit/records/rigRecord';
-import type { Guide, GuideBox } from '../../guides/guide';
-import type { Report } from '../../rig/report/evaluate';
-import { deliveredOf, recordedOf } from '../../rig/framed';
-import { turned, type Rig } from '../../rig/rig';
-import { fail, named, ok, type Result } from '../../words/problem';
-import { fixed } from '../../words/figures';
-import { checkSize, parseJson } from '../json/json';
+import { circleCoverage, recordedFrame } from '../../frame';
+import { checkFramingFile } from '../../kit/checks';
+import {
+  fullName,
+  type Mode,
+  type FdlCanvas,
+  type FramingDecision,
+  type FramingDecisionList,
+  isJson,
+  type Json,
+  type RigSettings,
+} from '../../kit/records';
+import type { Guide, GuideBox } from '../../guides';
+import type { Report } from '../../rig/report';
+import { deliveredOf, recordedOf, turned, type Rig } from '../../rig';
+import { fail, named, ok, type Result, fixed } from '../../words';
+import { checkSize, parseJson } from '../json';
 
 const FDL_CREATOR = 'Wandering Halo';
 const VERSION = { major: 1, minor: 0 } as const;

@@ -1,13 +1,15 @@
 /** Files of ours by what they say they are: a workspace, a rig, a lens; and what each would bring. */
-import { LENS_FORMAT } from '../../kit/records/lensFile';
-import { RIG_FORMAT } from '../../kit/records/rigFile';
-import { isJson } from '../../kit/records/schema';
-import { EMPTY_WORKSPACE, type Workspace } from '../../kit/records/workspace';
-import { named, ok, type Result } from '../../words/problem';
+import {
+  LENS_FORMAT,
+  RIG_FORMAT,
+  isJson,
+  EMPTY_WORKSPACE,
+  type Workspace,
+} from '../../kit/records';
+import { named, ok, type Result } from '../../words';
 import { parseJson } from './json';
 import { broughtByLens, readLensFile } from './lensFile';
-import { checkedRigFile } from './rigJson';
-import { broughtByRig } from '../links/rigLink';
+import { broughtByRig, checkedRigFile } from './rigJson';
 import { checkedWorkspace } from './workspaceJson';
 
 export interface Brought {

@@ -1,7 +1,6 @@
 /** JSON text in, parsed value out, with the place named where it breaks. */
 import { parse, type ParseError } from 'jsonc-parser';
-import { fail, ok, type Result } from '../../words/problem';
-import { fixed } from '../../words/figures';
+import { fail, ok, type Result, fixed } from '../../words';
 
 /** Largest file read as a workspace or rig, bytes. */
 export const MOST_JSON_BYTES = 64 * 1024 * 1024;

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../../demo/tideMill';
-import { lensFileExample } from '../../kit/records/lensFile';
-import { measurementExample } from '../../kit/records/measurement';
-import { EMPTY_WORKSPACE, type Workspace } from '../../kit/records/workspace';
+import { tideMill } from '../../demo';
+import {
+  lensFileExample,
+  measurementExample,
+  EMPTY_WORKSPACE,
+  type Workspace,
+} from '../../kit/records';
 import { readAnyFile } from './anyFile';
 import { broughtByLens, lensFileOf, readLensFile, writeLensFile } from './lensFile';
 import { rigFileOf } from './rigJson';

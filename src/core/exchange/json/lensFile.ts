@@ -1,13 +1,17 @@
 /** One lens with what was measured of it, as a small file to give away, and how one is taken in. */
-import { migrated, type FileFormat } from '../../kit/checks/migrations';
-import { checkLensFile } from '../../kit/checks/validate';
-import type { Lens } from '../../kit/records/lens';
-import { LENS_FORMAT, type LensFile } from '../../kit/records/lensFile';
-import type { Mount } from '../../kit/records/mount';
-import { RECORDS_VERSION } from '../../kit/records/version';
-import { EMPTY_WORKSPACE, type Workspace } from '../../kit/records/workspace';
+import { migrated, type FileFormat } from '../../kit';
+import { checkLensFile } from '../../kit/checks';
+import {
+  type Lens,
+  LENS_FORMAT,
+  type LensFile,
+  type Mount,
+  RECORDS_VERSION,
+  EMPTY_WORKSPACE,
+  type Workspace,
+} from '../../kit/records';
 import { AT_HOME, lacking } from './givenAway';
-import type { Result } from '../../words/problem';
+import type { Result } from '../../words';
 
 const LENS_FILE: FileFormat = {
   format: LENS_FORMAT,

@@ -1,12 +1,19 @@
 /** A rig as a self-contained JSON file: the body of the API and the argument of the command line. */
-import { migrated, type FileFormat } from '../../kit/checks/migrations';
-import { fail, ok, type Result } from '../../words/problem';
-import type { Mode } from '../../kit/records/body';
-import { RIG_FORMAT, type RigFile } from '../../kit/records/rigFile';
-import { checkRigFile } from '../../kit/checks/validate';
-import { RECORDS_VERSION } from '../../kit/records/version';
-import type { WorkspaceFile } from '../../kit/records/workspace';
-import { fitSettings, isMissing, mountsById, resolveRig, type Rig } from '../../rig/rig';
+import { migrated, type FileFormat } from '../../kit';
+import { fail, ok, type Result } from '../../words';
+import {
+  type Mode,
+  RIG_FORMAT,
+  type RigFile,
+  EMPTY_WORKSPACE,
+  RECORDS_VERSION,
+  type RigRecord,
+  type Workspace,
+  type WorkspaceFile,
+} from '../../kit/records';
+import { checkRigFile } from '../../kit/checks';
+import { lacking } from './givenAway';
+import { fitSettings, isMissing, mountsById, resolveRig, type Rig } from '../../rig';
 
 const RIG_FILE: FileFormat = {
   format: RIG_FORMAT,
@@ -98,3 +105,41 @@ export function rigOfWorkspace(workspace: WorkspaceFile, rigId: string): Result<
       )
     : ok(rig);
 }
+
+/**
+ * What a rig file brings to a workspace: the rig, and of its gear what is not here yet. Nothing that is here is
+ * changed, but that a body comes to know the mode.
+ */
+export function broughtByRig(file: RigFile, here: Workspace): Workspace {
+  const record: RigRecord = {
+    id: rigIdOf(file),
+    name: file.name || 'A rig from a link',
+    bodyId: file.body.id,
+    modeId: file.modeId,
+    lensId: file.lens.id,
+    partIds: file.parts.map((p) => p.id),
+    settings: file.settings,
+    note: '',
+  };
+  const own = here.bodies.find((b) => b.id === file.body.id);
+  const bodies = own
+    ? lacking(file.body.modes, own.modes).map((mode) => ({ ...own, modes: [...own.modes, mode] }))
+    : [file.body];
+  return {
+    ...EMPTY_WORKSPACE,
+    mounts: lacking(file.mounts, here.mounts),
+    bodies,
+    lenses: lacking([file.lens], here.lenses),
+    parts: lacking(file.parts, here.parts),
+    rigs: [record],
+    judgement: file.judgement,
+  };
+}
+
+/** The same rig by the same name is the same record, however often it is taken in. */
+const rigIdOf = ({ name, body, lens, parts, modeId }: RigFile): string => {
+  const all = [name, body.id, modeId, lens.id, ...parts.map((p) => p.id)].join('|');
+  let hash = 0x811c9dc5;
+  for (const byte of new TextEncoder().encode(all)) hash = Math.imul(hash ^ byte, 0x01000193) >>> 0;
+  return `link-${hash.toString(16).padStart(8, '0')}`;
+};

@@ -1,14 +1,14 @@
 /** The workspace as a JSON file, out and back. */
-import { migrated, type FileFormat } from '../../kit/checks/migrations';
-import { named, type Result } from '../../words/problem';
-import { checkWorkspace } from '../../kit/checks/validate';
+import { migrated, type FileFormat } from '../../kit';
+import { named, type Result } from '../../words';
+import { checkWorkspace } from '../../kit/checks';
 import {
   TABLE_NAMES,
   WORKSPACE_FORMAT,
   type Workspace,
   type WorkspaceFile,
-} from '../../kit/records/workspace';
-import { RECORDS_VERSION } from '../../kit/records/version';
+  RECORDS_VERSION,
+} from '../../kit/records';
 import { parseJson } from './json';
 
 const WORKSPACE_FILE: FileFormat = {

@@ -6,10 +6,10 @@
 import { XMLParser } from 'fast-xml-parser';
 import { SyntaxValidator } from 'fast-xml-validator';
 import type { TNumber } from '@sinclair/typebox';
-import { F_NUMBER, FOCAL_MM } from '../../kit/records/common';
-import { fail, ok, type Problem, type Result } from '../../words/problem';
-import { FULL_FRAME, diagonalMm, type FrameSize } from '../../optics/formats';
-import { checkSize } from '../json/json';
+import { F_NUMBER, FOCAL_MM } from '../../kit/records';
+import { fail, ok, type Problem, type Result } from '../../words';
+import { FULL_FRAME, diagonalMm, type FrameSize } from '../../optics';
+import { checkSize } from '../json';
 
 export interface Vignetting {
   focalMm: number;

@@ -1,18 +1,22 @@
 /** Entries of the Lensfun database as records of a kit; vignetting calibrations as falloff samples. */
-import { lightAt, type Halo } from '../../halo/rims';
-import type { Body } from '../../kit/records/body';
-import { bodyOf, freshMode } from '../../kit/records/body';
-import { FARTHEST_PUPIL_MM, type HaloSample } from '../../kit/records/haloSample';
-import type { Lens } from '../../kit/records/lens';
-import { markingIn, type Marking } from '../../kit/records/marking';
-import type { Mount } from '../../kit/records/mount';
-import { readEngraving } from '../../kit/engraving';
-import { quickLens } from '../../kit/quickLens';
-import { diagonalMm, FULL_FRAME } from '../../optics/formats';
-import { medianOf } from '../../maths/median';
+import { lightAt, type Halo } from '../../halo';
+import {
+  type Body,
+  bodyOf,
+  freshMode,
+  FARTHEST_PUPIL_MM,
+  type HaloSample,
+  type Lens,
+  markingIn,
+  type Marking,
+  type Mount,
+} from '../../kit/records';
+import { readEngraving, quickLens } from '../../kit';
+import { diagonalMm, FULL_FRAME } from '../../optics';
+import { medianOf } from '../../maths';
 import { frameOfCrop, type LensfunCamera, type LensfunLens, type Vignetting } from './lensfun';
 import { LENSFUN_LICENCE } from './lensfunLicence';
-import { mm, stopsWords } from '../../words/figures';
+import { mm, stopsWords } from '../../words';
 
 /** Places along the radius where model and calibration are compared, shares of the corner's radius. */
 const PLACES = [0.45, 0.7, 0.88, 1] as const;

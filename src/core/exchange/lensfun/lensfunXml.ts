@@ -3,18 +3,13 @@
  * light = 1 + k1 r² + k2 r⁴ + k3 r⁶ with r = 1 in the corner of the camera's frame, fitted to the halo at every
  * zoom mark and aperture. A polynomial follows a soft halo and no hard edge: what it cannot follow is left out.
  */
-import { HARD_TRANSMISSION } from '../../halo/radii';
-import { lightAt, type Halo } from '../../halo/rims';
-import { isZoom } from '../../kit/records/lens';
-import { emptySums, solveNormal } from '../../maths/leastSquares';
-import { cropFactor } from '../../optics/crop';
-import { diagonalMm, farthestCornerMm } from '../../optics/formats';
-import { apertureSteps, askedOf, focalSteps, trainWords, type SweepStep } from '../../sweep/axes';
-import { situationOf } from '../../rig/situation';
-import { turned, type Rig } from '../../rig/rig';
-import { fWords, fixed, mm, percent } from '../../words/figures';
-import { escapedMarkup } from '../../words/markup';
-import { fail, ok, type Result } from '../../words/problem';
+import { HARD_TRANSMISSION, lightAt, type Halo } from '../../halo';
+import { isZoom } from '../../kit/records';
+import { emptySums, solveNormal } from '../../maths';
+import { cropFactor, diagonalMm, farthestCornerMm } from '../../optics';
+import { apertureSteps, askedOf, focalSteps, trainWords, type SweepStep } from '../../sweep';
+import { situationOf, turned, type Rig } from '../../rig';
+import { fWords, fixed, mm, percent, escapedMarkup, fail, ok, type Result } from '../../words';
 
 /** Largest error over the part called valid, stops. */
 export const FIT_STOPS = 0.03;

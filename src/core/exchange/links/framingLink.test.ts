@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '../../../../tests/support/seed';
-import type { Take } from '../../framing/takes';
+import type { Take } from '../../framing';
 import { framingQuery, FRAMING_VIEWS, readFramingQuery, type FramingLink } from './framingLink';
 import { readWith, withQuery } from './converterLink';
 

@@ -1,7 +1,12 @@
 /** Rigs before the scene as the query of an address, and back. */
-import { MOST_TAKES, type Take } from '../../framing/takes';
-import { SCENE_RANGE, USUAL_SCENE, type Scene } from '../../framing/scene';
-import { FARTHEST_M } from '../../framing/shot';
+import {
+  MOST_TAKES,
+  type Take,
+  SCENE_RANGE,
+  USUAL_SCENE,
+  type Scene,
+  FARTHEST_M,
+} from '../../framing';
 
 export const FRAMING_VIEWS = ['side by side', 'split', 'one over the other'] as const;
 export type FramingView = (typeof FRAMING_VIEWS)[number];

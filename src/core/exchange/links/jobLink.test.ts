@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../../demo/tideMill';
+import { tideMill } from '../../demo';
 import { jobQuery, readJobQuery } from './jobLink';
 import { readSweepQuery, sweepQuery } from './sweepLink';
 

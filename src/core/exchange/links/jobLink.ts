@@ -1,7 +1,6 @@
 /** A job as the query of an address, and back. */
-import { checkRecord } from '../../kit/checks/validate';
-import { jobOf, type Job } from '../../kit/records/job';
-import { isJson, sameValue } from '../../kit/records/schema';
+import { checkRecord } from '../../kit/checks';
+import { jobOf, type Job, isJson, sameValue } from '../../kit/records';
 
 const LONGEST = 6000;
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
-import { settingsSchema, type RigSettings } from '../../kit/records/rigRecord';
+import { settingsSchema, type RigSettings } from '../../kit/records';
 import { readRigQuery, rigQuery } from './link';
 
 describe('deep link', () => {

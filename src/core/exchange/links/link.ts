@@ -1,5 +1,5 @@
 /** A rig and its settings as the query of an address, and back. */
-import type { RigSettings } from '../../kit/records/rigRecord';
+import type { RigSettings } from '../../kit/records';
 
 export interface RigLink {
   rigId: string;

@@ -3,14 +3,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { runs } from '../../../../tests/support/seed';
-import { tideMill } from '../../demo/tideMill';
-import { checkWorkspace } from '../../kit/checks/validate';
-import { EMPTY_WORKSPACE } from '../../kit/records/workspace';
-import { evaluate } from '../../rig/report/evaluate';
-import { isMissing, resolveRig } from '../../rig/rig';
-import { rigOfFile } from '../json/rigJson';
+import { tideMill } from '../../demo';
+import { checkWorkspace } from '../../kit/checks';
+import { EMPTY_WORKSPACE } from '../../kit/records';
+import { evaluate } from '../../rig/report';
+import { isMissing, resolveRig } from '../../rig';
+import { rigOfFile } from '../json';
 import { holdsRig, RIG_HASH } from './rigHash';
-import { broughtByRig, packRig, unpackRig } from './rigLink';
+import { broughtByRig } from '../json';
+import { packRig, unpackRig } from './rigLink';
 
 describe('a rig in an address', () => {
   it.each(tideMill.rigs.map((r) => r.id))('says the same at the other end: %s', (id) => {

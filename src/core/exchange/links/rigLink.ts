@@ -4,16 +4,19 @@
  * behind the "#", which browsers keep to themselves.
  */
 import { deflateSync, inflateSync } from 'fflate';
-import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
-import { isJson, toldOf, type Json, type JsonSchema } from '../../kit/records/schema';
-import { definitionAt, EMPTY_WORKSPACE, type Workspace } from '../../kit/records/workspace';
-import type { RigRecord } from '../../kit/records/rigRecord';
-import type { Rig } from '../../rig/rig';
-import { fail, type Result } from '../../words/problem';
-import { parseJson } from '../json/json';
-import { AT_HOME, lacking } from '../json/givenAway';
+import {
+  rigFileSchema,
+  type RigFile,
+  isJson,
+  toldOf,
+  type Json,
+  type JsonSchema,
+  definitionAt,
+} from '../../kit/records';
+import type { Rig } from '../../rig';
+import { fail, type Result } from '../../words';
+import { parseJson, AT_HOME, checkedRigFile, rigFileOf } from '../json';
 import { holdsRig, RIG_HASH } from './rigHash';
-import { checkedRigFile, rigFileOf } from '../json/rigJson';
 import { RIG_WORDS } from './rigWords';
 
 /** Of the way rigs are packed: another dictionary is another letter. */
@@ -121,41 +124,3 @@ export function unpackRig(hash: string): Result<RigFile> {
   const parsed = parseJson(text, 'the address');
   return parsed.ok ? checkedRigFile(parsed.value) : fail('link', '', BROKEN);
 }
-
-/**
- * What a rig file brings to a workspace: the rig, and of its gear what is not here yet. Nothing that is here is
- * changed, but that a body comes to know the mode.
- */
-export function broughtByRig(file: RigFile, here: Workspace): Workspace {
-  const record: RigRecord = {
-    id: rigIdOf(file),
-    name: file.name || 'A rig from a link',
-    bodyId: file.body.id,
-    modeId: file.modeId,
-    lensId: file.lens.id,
-    partIds: file.parts.map((p) => p.id),
-    settings: file.settings,
-    note: '',
-  };
-  const own = here.bodies.find((b) => b.id === file.body.id);
-  const bodies = own
-    ? lacking(file.body.modes, own.modes).map((mode) => ({ ...own, modes: [...own.modes, mode] }))
-    : [file.body];
-  return {
-    ...EMPTY_WORKSPACE,
-    mounts: lacking(file.mounts, here.mounts),
-    bodies,
-    lenses: lacking([file.lens], here.lenses),
-    parts: lacking(file.parts, here.parts),
-    rigs: [record],
-    judgement: file.judgement,
-  };
-}
-
-/** The same rig by the same name is the same record, however often it is taken in. */
-const rigIdOf = ({ name, body, lens, parts, modeId }: RigFile): string => {
-  const all = [name, body.id, modeId, lens.id, ...parts.map((p) => p.id)].join('|');
-  let hash = 0x811c9dc5;
-  for (const byte of encoder.encode(all)) hash = Math.imul(hash ^ byte, 0x01000193) >>> 0;
-  return `link-${hash.toString(16).padStart(8, '0')}`;
-};

@@ -1,5 +1,5 @@
 /** A sweep as the query of an address, and back. */
-import { SWEEP_AXES, type SweepAxis } from '../../sweep/axes';
+import { SWEEP_AXES, type SweepAxis } from '../../sweep';
 
 export interface SweepLink {
   rigId: string;

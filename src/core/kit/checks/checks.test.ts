@@ -3,15 +3,22 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { generatedFiles } from '../../../../scripts/generatedFiles';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
-import { bodyExample } from '../records/body';
-import { lensExample, lensSchema, openFNumberAt, transmissionOf } from '../records/lens';
-import { migrated, type FileFormat } from './migrations';
-import { RECORDS_VERSION } from '../records/version';
-import { partExample } from '../records/part';
-import { problemText } from '../../words/problem';
-import { rigFileExample } from '../records/rigFile';
+import {
+  bodyExample,
+  lensExample,
+  lensSchema,
+  openFNumberAt,
+  transmissionOf,
+  RECORDS_VERSION,
+  partExample,
+  rigFileExample,
+  EMPTY_WORKSPACE,
+  WORKSPACE_FORMAT,
+  workspaceExample,
+} from '../records';
+import { migrated, type FileFormat } from '../../kit';
+import { problemText } from '../../words';
 import { checkRecord, checkRigFile, checkWorkspace } from './validate';
-import { EMPTY_WORKSPACE, WORKSPACE_FORMAT, workspaceExample } from '../records/workspace';
 
 const sentences = (
   result: ReturnType<typeof checkWorkspace> | ReturnType<typeof checkRecord>,

@@ -1,16 +1,17 @@
 /** Checks a schema cannot state: figures that contradict each other, ids that stand twice. */
-import type { Body } from '../records/body';
-import type { Job } from '../records/job';
-import type { Lens } from '../records/lens';
-import type { Part, PartKind } from '../records/part';
-import type { Problem } from '../../words/problem';
 import {
+  type Body,
+  type Job,
+  type Lens,
+  type Part,
+  type PartKind,
   TABLE_NAMES,
   TABLE_WORDS,
   type TableName,
   type Tables,
   type Workspace,
-} from '../records/workspace';
+} from '../records';
+import type { Problem } from '../../words';
 
 type Say = (field: string, sentence: string) => Problem;
 

@@ -2,14 +2,19 @@
 import type { ErrorObject, ValidateFunction } from 'ajv';
 import * as validators from './generated/validators';
 import { recordProblems, workspaceProblems } from './plausible';
-import { valueAtKeys } from '../fields/paths';
-import { ok, type Problem, type Result } from '../../words/problem';
-import { judgementSchema, type Judgement } from '../records/judgement';
-import { framingFileSchema, type FramingDecisionList } from '../records/framingFile';
-import { lensFileSchema, type LensFile } from '../records/lensFile';
-import { rigFileSchema, type RigFile } from '../records/rigFile';
-import { isJson, type JsonSchema } from '../records/schema';
+import { valueAtKeys } from '../fields';
+import { ok, type Problem, type Result } from '../../words';
 import {
+  judgementSchema,
+  type Judgement,
+  framingFileSchema,
+  type FramingDecisionList,
+  lensFileSchema,
+  type LensFile,
+  rigFileSchema,
+  type RigFile,
+  isJson,
+  type JsonSchema,
   definitionAt,
   RECORD_SCHEMAS,
   TABLE_WORDS,
@@ -17,7 +22,7 @@ import {
   type TableName,
   type Tables,
   type WorkspaceFile,
-} from '../records/workspace';
+} from '../records';
 
 /** Follows a $ref of our own schemas, which all point into the definitions. */
 function deref(schema: JsonSchema): JsonSchema {

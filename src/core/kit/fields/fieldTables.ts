@@ -6,12 +6,14 @@ import {
   modeSchema,
   sensorTravelSchema,
   stabilisationCropSchema,
-} from '../records/body';
-import { frameSizeSchema, plateSchema } from '../records/common';
-import { lensSchema } from '../records/lens';
-import { markingSchema } from '../records/marking';
-import { mountSchema } from '../records/mount';
-import { ownRimSchema, partSchema } from '../records/part';
+  frameSizeSchema,
+  plateSchema,
+  lensSchema,
+  markingSchema,
+  mountSchema,
+  ownRimSchema,
+  partSchema,
+} from '../records';
 import { fieldsOf } from './fieldsOf';
 import { KNOWLEDGE, rimFields, SAMPLES, type AsksNumber } from './lensLists';
 import type { FieldGroup, KitTable, ScalarField } from './fieldTypes';

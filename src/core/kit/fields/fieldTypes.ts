@@ -1,5 +1,5 @@
 /** How a field of a record is edited. */
-import type { Tables } from '../records/workspace';
+import type { Tables } from '../records';
 import type { Unit } from './quantity';
 
 /** Tables edited by field; rigs are put together on the Bench, measurements come from frames. */

@@ -1,10 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { DEFINITIONS } from '../records/workspace';
+import { DEFINITIONS, lensOf, lensSchema, type Lens, bodySchema, partSchema } from '../records';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
 import fc from 'fast-check';
-import { lensOf, lensSchema, type Lens } from '../records/lens';
-import { bodySchema } from '../records/body';
-import { partSchema } from '../records/part';
 import { FIELDS } from './fieldTables';
 import { fieldsOf } from './fieldsOf';
 import { KIT_TABLES, type Field } from './fieldTypes';

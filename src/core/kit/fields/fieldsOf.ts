@@ -2,7 +2,7 @@
  * Fields of a record from its schema: a path the record has not got, or one of another sort, does not
  * compile; what can be chosen and whether a fact may be unknown are read off the schema.
  */
-import type { JsonSchema, Static, TObject, TSchema } from '../records/schema';
+import type { JsonSchema, Static, TObject, TSchema } from '../records';
 import type { Field, NumberField, ScalarField } from './fieldTypes';
 import type { PathTo } from './paths';
 import type { Unit } from './quantity';

@@ -1,7 +1,5 @@
 /** The lists within a lens: what is known of its halo, and what its owner knows of it. */
-import { haloSampleSchema, rimSchema } from '../records/haloSample';
-import { knowledgeSchema, nothingKnown } from '../records/knowledge';
-import { lensSchema } from '../records/lens';
+import { haloSampleSchema, rimSchema, knowledgeSchema, nothingKnown, lensSchema } from '../records';
 import { fieldsOf } from './fieldsOf';
 import type { NumberField } from './fieldTypes';
 import type { Unit } from './quantity';

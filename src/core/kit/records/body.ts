@@ -1,5 +1,5 @@
 /** A camera body with its recording modes. */
-import type { Offset } from '../../optics/formats';
+import type { Offset } from '../../optics';
 import {
   ESTIMATED,
   F_NUMBER,

@@ -1,6 +1,5 @@
 /** How dark a corner is acceptable, and on which basis equivalents are counted. */
-import { CIRCLE_RULES } from '../../optics/depth';
-import { CROP_BASES } from '../../optics/crop';
+import { CIRCLE_RULES, CROP_BASES } from '../../optics';
 import { completed, number, oneOf, record, type Static } from './schema';
 
 export const SCHOOLS = ['strict', 'grade it out', 'as a look'] as const;

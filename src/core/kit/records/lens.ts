@@ -1,5 +1,5 @@
 /** A lens and what is known of its halo. */
-import { RESOLUTION_CLASSES } from '../../optics/detail';
+import { RESOLUTION_CLASSES } from '../../optics';
 import {
   electronicsSchema,
   ESTIMATED,

@@ -1,5 +1,5 @@
 /** What Start asks and what can be answered: each answer may be "I do not know". */
-import type { Mode } from '../records/body';
+import type { Mode } from '../records';
 import type { PartFacts } from './quickPart';
 import { isNumber, isText, isTold, orNull, readTold } from './told';
 

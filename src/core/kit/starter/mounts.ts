@@ -2,7 +2,7 @@
  * A starter set of the common mounts, told by class and dimension. Registers in air, mm, from the mounts' own
  * standards and common practice (docs/optics.md, "Registers"); throats where they are commonly told, from memory.
  */
-import { mountOf, type Mount } from '../records/mount';
+import { mountOf, type Mount } from '../records';
 
 export interface StarterMount extends Mount {
   /** Id of the format lenses and sensors on it usually are of, the largest where there are several. */

@@ -1,6 +1,6 @@
 /** A body from what people know of it; the rest is what is usual, and marked so. */
-import { diagonalMm, type NamedFormat } from '../../optics/formats';
-import { bodyOf, modeOf, type Body, type Mode } from '../records/body';
+import { diagonalMm, type NamedFormat } from '../../optics';
+import { bodyOf, modeOf, type Body, type Mode } from '../records';
 
 /** Sensors common in cameras one can buy or rent: their format, and the megapixels they come with. */
 export interface CommonSensor {

@@ -1,11 +1,7 @@
 /** What stands between lens and camera, from its kind and the two mounts; its thickness follows from the registers. */
-import type { FrameSize } from '../../optics/formats';
-import { shiftOfConverterMm } from '../../optics/converter';
-import { canBePlain, plainThicknessMm } from '../../optics/register';
-import { fixed, mm } from '../../words/figures';
-import { fail, ok, type Result } from '../../words/problem';
-import type { Mount } from '../records/mount';
-import { partOf, type Part, type PartKind } from '../records/part';
+import { type FrameSize, shiftOfConverterMm, canBePlain, plainThicknessMm } from '../../optics';
+import { fixed, mm, fail, ok, type Result } from '../../words';
+import { type Mount, partOf, type Part, type PartKind } from '../records';
 
 export interface PartFacts {
   kind: Extract<PartKind, 'plain adapter' | 'focal reducer' | 'teleconverter' | 'expander'>;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_WORKSPACE } from '../records/workspace';
-import { checkRecord } from '../checks/validate';
+import { EMPTY_WORKSPACE } from '../records';
+import { checkRecord } from '../checks';
 import { STARTER_MOUNTS } from './mounts';
 import { COMMON_SENSORS } from './quickBody';
 import {

@@ -2,18 +2,26 @@
  * From what people know of a camera, a lens and what goes between to records that stand on the Bench. What nobody
  * knows is taken as usual and marked estimated.
  */
-import { diagonalMm, FORMATS, type FrameSize, type NamedFormat } from '../../optics/formats';
-import { mm } from '../../words/figures';
-import { fail, ok, type Result } from '../../words/problem';
-import { nonsenseIn, readEngraving, type EngravedFacts } from '../engraving';
-import { fNumberOfTStop, quickLens, type LensFacts } from '../quickLens';
-import type { Body } from '../records/body';
-import type { Lens } from '../records/lens';
-import type { Marking } from '../records/marking';
-import type { Mount } from '../records/mount';
-import type { Part } from '../records/part';
-import { restingSettings, type RigRecord } from '../records/rigRecord';
-import type { Workspace } from '../records/workspace';
+import { diagonalMm, FORMATS, type FrameSize, type NamedFormat } from '../../optics';
+import { mm, fail, ok, type Result } from '../../words';
+import {
+  nonsenseIn,
+  readEngraving,
+  type EngravedFacts,
+  fNumberOfTStop,
+  quickLens,
+  type LensFacts,
+} from '../../kit';
+import {
+  type Body,
+  type Lens,
+  type Marking,
+  type Mount,
+  type Part,
+  restingSettings,
+  type RigRecord,
+  type Workspace,
+} from '../records';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS, type StarterMount } from './mounts';
 import { COMMON_SENSORS, quickBody } from './quickBody';
 import { NOTHING_TOLD, type Between, type StartAnswers } from './answers';

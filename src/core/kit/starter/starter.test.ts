@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { FORMATS } from '@/core/optics/formats';
-import { checkRecord } from '../checks/validate';
-import { mountOf } from '../records/mount';
+import { FORMATS } from '@/core/optics';
+import { checkRecord } from '../checks';
+import { mountOf } from '../records';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS } from './mounts';
 import { COMMON_SENSORS, isAreaTold, quickBody, type BodyFacts } from './quickBody';
 import { ofKind, quickPart, type PartFacts } from './quickPart';

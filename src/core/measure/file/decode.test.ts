@@ -3,13 +3,11 @@ import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { drawRig, exposureOf, mapOf } from '../../../../tests/support/frames';
 import { decodePicture } from '../../../node/picture';
-import { jpegFile, pngFile } from '../../bench-camera/encode';
-import type { ShotSettings } from '../../bench-camera/exif';
-import { expose } from '../../bench-camera/expose';
-import { randomOf } from '../../maths/random';
+import { jpegFile, pngFile, type ShotSettings, expose } from '../../bench-camera';
+import { randomOf } from '../../maths';
 import { containerOf, jpegSize, largestJpeg, pngSize } from './container';
 import { decodeFrame } from './decode';
-import { measureFile } from '../measureFile';
+import { measureFile } from '../../measure';
 import type { PixelImage } from './pixels';
 
 const rig = drawRig(randomOf(11), 0.75, 0.8);

@@ -1,5 +1,5 @@
 /** Files to pixels and settings. What decodes JPEG is given from outside: a browser has its own. */
-import { fail, ok, type Result } from '../../words/problem';
+import { fail, ok, type Result } from '../../words';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
 import {
   containerOf,

@@ -1,5 +1,5 @@
 /** A decoded frame, as any decoder gives it. */
-import type { FrameSize } from '../../optics/formats';
+import type { FrameSize } from '../../optics';
 
 export interface PixelImage {
   widthPx: number;

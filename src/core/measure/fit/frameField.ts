@@ -1,6 +1,6 @@
 /** A frame's cells ready for fitting. */
-import { diagonalMm } from '../../optics/formats';
-import { MOST_CLIPPED, type LightGrid } from '../light/lightGrid';
+import { diagonalMm } from '../../optics';
+import { MOST_CLIPPED, type LightGrid } from '../light';
 
 export interface FrameField {
   count: number;

@@ -1,7 +1,7 @@
 /** The halo in one frame, or in frames at several apertures of one setting. */
-import { blackoutRadiusMm } from '../../halo/rims';
-import { medianOf } from '../../maths/median';
-import { contourCircle, edgeContour, middleLight } from '../light/contour';
+import { blackoutRadiusMm } from '../../halo';
+import { medianOf, minimise, type Minimum } from '../../maths';
+import { contourCircle, edgeContour, middleLight, type LightGrid } from '../light';
 import { fieldOf, type FrameField } from './frameField';
 import {
   CENTRE_X,
@@ -24,8 +24,6 @@ import {
   type Layout,
 } from './haloModel';
 import { haloProblem, residualsOf } from './haloProblem';
-import { minimise, type Minimum } from '../../maths/leastSquares';
-import type { LightGrid } from '../light/lightGrid';
 
 /** One frame to fit: its light, and its f-number where it is known. */
 export interface FrameLight {

@@ -1,6 +1,5 @@
 /** What a frame of an even wall should look like under a halo: the model that is fitted. */
-import { HALF_TRANSMISSION, radiusAtTransmission } from '../../halo/radii';
-import { transmissionAt, type Rim } from '../../halo/rims';
+import { HALF_TRANSMISSION, radiusAtTransmission, transmissionAt, type Rim } from '../../halo';
 
 /** One rim as the fit holds it: both figures positive, softness at most the radius. */
 export interface FittedRim {

@@ -21,7 +21,7 @@ import {
   type RimTables,
 } from './haloModel';
 import { ROOT_EPSILON, type FrameField } from './frameField';
-import type { Problem, Sums } from '../../maths/leastSquares';
+import type { Problem, Sums } from '../../maths';
 
 /** Beyond this many scales a residual counts less and less (Cauchy loss). */
 const LOSS_SCALES = 2.5;

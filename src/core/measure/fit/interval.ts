@@ -3,7 +3,7 @@
  * here, as soft rims and natural falloff look alike. So the radius is held at values farther and farther
  * from the best, all else is fitted anew each time, and the interval ends where the fit gets too much worse.
  */
-import { minimise } from '../../maths/leastSquares';
+import { minimise } from '../../maths';
 import type { HaloFit } from './haloFit';
 import { halfLightOf, radiusAt } from './haloModel';
 import { haloProblem } from './haloProblem';

@@ -1,6 +1,5 @@
 /** Where the light falls to a share of the middle's: a first guess of the halo's edge. */
-import { medianOf } from '../../maths/median';
-import { randomOf } from '../../maths/random';
+import { medianOf, randomOf } from '../../maths';
 import type { LightGrid } from './lightGrid';
 
 export interface Point {

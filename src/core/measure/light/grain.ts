@@ -1,6 +1,6 @@
 /** How restless a frame is within small patches: an even field out of focus is not. */
-import { medianOf } from '../../maths/median';
-import type { PixelImage } from '../file/pixels';
+import { medianOf } from '../../maths';
+import type { PixelImage } from '../file';
 import type { ToneTable } from './tone';
 
 const PATCHES = 12;

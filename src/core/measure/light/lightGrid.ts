@@ -1,6 +1,6 @@
 /** Millions of pixels to some thousand cells of light. */
-import type { FrameSize } from '../../optics/formats';
-import { sensorAsShot, type PixelImage } from '../file/pixels';
+import type { FrameSize } from '../../optics';
+import { sensorAsShot, type PixelImage } from '../file';
 import type { ToneTable } from './tone';
 
 /** Mean light of the cells of a frame, linear, share of full scale. */

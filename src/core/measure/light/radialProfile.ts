@@ -1,5 +1,5 @@
 /** Light by radius, without any model: medians around the centre, and what they prove. */
-import { medianOf } from '../../maths/median';
+import { medianOf } from '../../maths';
 import type { Point } from './contour';
 import { MOST_CLIPPED, type LightGrid } from './lightGrid';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { srgbEncoded } from '../../bench-camera/expose';
+import { srgbEncoded } from '../../bench-camera';
 import { readCurve, srgbLight, toneFromPair, toneTable, type Tone } from './tone';
 
 const lightOf = (tone: Tone, value: number) =>

@@ -1,7 +1,6 @@
 /** From the values of a file back to light: tone response. */
-import { fail, ok, type Result } from '../../words/problem';
-import { medianOf } from '../../maths/median';
-import { solveNormal } from '../../maths/leastSquares';
+import { fail, ok, type Result } from '../../words';
+import { medianOf, solveNormal } from '../../maths';
 
 /** Light, share of full scale, for each value a file can hold. */
 export type ToneTable = Float32Array;

@@ -1,6 +1,6 @@
 /** The same places of two frames of one wall, for finding the tone response between them. */
-import { fail, type Result } from '../../words/problem';
-import type { PixelImage } from '../file/pixels';
+import { fail, type Result } from '../../words';
+import type { PixelImage } from '../file';
 import { toneFromPair, type Tone } from './tone';
 
 const PLACES_ACROSS = 80;

@@ -1,6 +1,6 @@
 /** What is carried: sums of what gear weighs and costs. One that does not say makes the sum unknown. */
-import { fixed } from '../../words/figures';
-import type { Rig } from '../rig';
+import { fixed } from '../../words';
+import type { Rig } from '../../rig';
 
 export type Gear = Rig['body'] | Rig['lens'] | Rig['parts'][number];
 export type Fact = (item: Gear) => number | null;

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { restingSettings } from '@/core/kit/records/rigRecord';
+import { restingSettings } from '@/core/kit/records';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
-import { evaluate } from '../report/evaluate';
-import type { Rig } from '../rig';
+import { evaluate } from '../report';
+import type { Rig } from '../../rig';
 import {
   COMPARED_QUESTIONS,
   comparedRows,

@@ -1,10 +1,9 @@
 /** Rigs beside each other: rows by what is asked, what differs in words, and whether it is a rig for photo or video. */
-import { largestMode, type Mode } from '../../kit/records/body';
-import { cleanMegapixels } from '../../frame/pipeline';
-import { cropFactor } from '../../optics/crop';
-import { lightStopsOfFactor, stopsBetweenFNumbers } from '../../optics/stops';
-import { cornerWords } from '../../words/corners';
+import { largestMode, type Mode } from '../../kit/records';
+import { cleanMegapixels } from '../../frame';
+import { cropFactor, lightStopsOfFactor, stopsBetweenFNumbers } from '../../optics';
 import {
+  cornerWords,
   fixed,
   fWords,
   megapixels,
@@ -15,9 +14,9 @@ import {
   signedStops,
   stopsWords,
   tWords,
-} from '../../words/figures';
-import { evaluate, type Report } from '../report/evaluate';
-import type { Rig } from '../rig';
+} from '../../words';
+import { evaluate, type Report } from '../report';
+import type { Rig } from '../../rig';
 import { gearOf, grams, massG, orUnknown, price, sumOf, type Fact, type Gear } from './carried';
 
 export interface Beside {

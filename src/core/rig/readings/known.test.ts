@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plainLens } from '../../../../tests/support/plainRig';
-import { nothingKnown, type Knowledge } from '../../kit/records/knowledge';
+import { nothingKnown, type Knowledge } from '../../kit/records';
 import { knownAt, knownWords } from './known';
 
 const note = (

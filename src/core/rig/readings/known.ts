@@ -4,10 +4,10 @@ import {
   isJudged,
   type Knowledge,
   type KnownAspect,
-} from '../../kit/records/knowledge';
-import type { Lens } from '../../kit/records/lens';
-import { stopsBetweenFNumbers } from '../../optics/stops';
-import { fWords, mm } from '../../words/figures';
+  type Lens,
+} from '../../kit/records';
+import { stopsBetweenFNumbers } from '../../optics';
+import { fWords, mm } from '../../words';
 import type { Why } from './whyTypes';
 
 export interface Known {

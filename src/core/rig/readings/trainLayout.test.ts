@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
-import { evaluate } from '../report/evaluate';
-import type { Rig } from '../rig';
-import { tideMill } from '../../demo/tideMill';
+import { evaluate } from '../report';
+import type { Rig } from '../../rig';
+import { tideMill } from '../../demo';
 import { layTrain } from './trainLayout';
-import { trainWords, troubleWords } from './trainWords';
+import { layoutWords, troubleWords } from './layoutWords';
 
 const laid = (rig: Rig) => layTrain(rig, evaluate(rig));
 const part = (id: string) => tideMill.parts.find((p) => p.id === id)!;
@@ -56,7 +56,7 @@ describe('the light path to scale', () => {
   it('says in words all that is drawn', () => {
     const rig = demoRig('oak-grain');
     const report = evaluate(rig);
-    const words = trainWords(layTrain(rig, report), report);
+    const words = layoutWords(layTrain(rig, report), report);
     for (const piece of layTrain(rig, report).pieces) expect(words).toContain(piece.name);
     expect(words).toMatch(/44\.00 mm.*10\.0 mm too far out for infinity/);
   });

@@ -1,11 +1,9 @@
 /** Where the pieces of a rig stand along the optical axis, to scale; 0 mm is the sensor, + toward the scene. */
-import { fullName } from '../../kit/records/body';
-import type { Report } from '../report/evaluate';
-import type { Rig } from '../rig';
-import { trainOf } from '../train/train';
-import { isFront, type Part } from '../../kit/records/part';
-import type { Strike } from '../mechanicalFit';
-import { mm } from '../../words/figures';
+import { fullName, isFront, type Part } from '../../kit/records';
+import type { Report } from '../report';
+import type { Rig, Strike } from '../../rig';
+import { trainOf } from '../train';
+import { mm } from '../../words';
 
 export interface Piece {
   kind: 'lens' | 'adapter' | 'glass' | 'body';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { tideMill } from '../../demo/tideMill';
-import { evaluate } from '../report/evaluate';
+import { tideMill } from '../../demo';
+import { evaluate } from '../report';
 import { evidenceSentence, explain, READINGS } from './why';
 
 describe('every reading can be asked why', () => {

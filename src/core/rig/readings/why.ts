@@ -1,14 +1,8 @@
 /** Why a figure is what it is: the formula, what went in, and how it is known. */
-import { fullName } from '../../kit/records/body';
-import { KEYHOLE_SHARE } from '../../frame/coverage';
-import { ageWords } from '../../words/age';
-import { printedNames } from '../../optics/apertures';
-import { isOffMiddle } from '../../optics/formats';
-import type { Report } from '../report/evaluate';
-import type { Rig } from '../rig';
-import type { Explain, Why } from './whyTypes';
-import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
+import { fullName } from '../../kit/records';
+import { KEYHOLE_SHARE } from '../../frame';
 import {
+  ageWords,
   counted,
   fWords,
   fixed,
@@ -18,11 +12,14 @@ import {
   sizeMm,
   stopsWords,
   times,
-} from '../../words/figures';
-import { EXACT } from '../../words/evidence';
-import { riskWords } from '../../words/risk';
-
-export type { Why } from './whyTypes';
+  EXACT,
+  riskWords,
+} from '../../words';
+import { printedNames, isOffMiddle } from '../../optics';
+import type { Report } from '../report';
+import type { Rig } from '../../rig';
+import type { Explain, Why } from './whyTypes';
+import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
 
 export type Reading =
   | 'verdict'

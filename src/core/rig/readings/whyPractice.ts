@@ -1,6 +1,6 @@
 /** Why the readings of practice are what they are: handling, picture, detail, and whether it goes together. */
-import { fullName } from '../../kit/records/body';
-import type { Report } from '../report/evaluate';
+import { fullName } from '../../kit/records';
+import type { Report } from '../report';
 import type { Explain } from './whyTypes';
 import {
   fWords,
@@ -12,7 +12,7 @@ import {
   stopsWords,
   times,
   shutterWords,
-} from '../../words/figures';
+} from '../../words';
 
 export type PracticeReading =
   | 'native'

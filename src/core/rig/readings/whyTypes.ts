@@ -1,6 +1,6 @@
 /** The shape of an explanation. */
-import type { Report } from '../report/evaluate';
-import type { Rig } from '../rig';
+import type { Report } from '../report';
+import type { Rig } from '../../rig';
 
 export interface Why {
   title: string;

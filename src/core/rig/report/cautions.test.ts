@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
-import { tideMill } from '../../demo/tideMill';
-import { NO_ELECTRONICS } from '../../kit/records/common';
-import type { Lens } from '../../kit/records/lens';
-import type { Part } from '../../kit/records/part';
-import { fitOf } from '../mechanicalFit';
+import { tideMill } from '../../demo';
+import { NO_ELECTRONICS, type Lens, type Part } from '../../kit/records';
+import { fitOf } from '../../rig';
 import { CAUTION_IDS, cautionsFor } from './cautions';
 import { evaluate } from './evaluate';
 

@@ -1,9 +1,7 @@
 /** Cautions as data: which one holds for which rig, and why. Shown where the act happens. */
-import { fullName } from '../../kit/records/body';
-import { isFront, magnifies, type Part } from '../../kit/records/part';
-import { isStrikeUnknown, type FitReport } from '../mechanicalFit';
-import type { Rig } from '../rig';
-import { fixed, mm } from '../../words/figures';
+import { fullName, isFront, magnifies, type Part } from '../../kit/records';
+import { isStrikeUnknown, type FitReport, type Rig } from '../../rig';
+import { fixed, mm } from '../../words';
 
 export type CautionId =
   | 'sun'

@@ -2,12 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arbitraryOf } from '../../../../tests/support/arbitraries';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { tideMill } from '../../demo/tideMill';
-import { rigInMode } from '../../exchange/json/rigJson';
-import { rigFileSchema, type RigFile } from '../../kit/records/rigFile';
+import { tideMill } from '../../demo';
+import { rigInMode } from '../../exchange/json';
+import { rigFileSchema, type RigFile } from '../../kit/records';
 import { evaluate } from './evaluate';
-import { verdictOf } from '../verdicts';
-import { fitSettings, isMissing, resolveRig, type Rig } from '../rig';
+import { verdictOf, fitSettings, isMissing, resolveRig, type Rig } from '../../rig';
 import { runs } from '../../../../tests/support/seed';
 
 function unusable(value: unknown, path = ''): string[] {

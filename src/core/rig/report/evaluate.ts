@@ -1,40 +1,60 @@
 /** One rig in, one report out: screen, command line and API all call this. */
-import type { School } from '../../kit/records/judgement';
+import { type School, readOutMiddle, type Mode, openFNumberAt } from '../../kit/records';
 import {
   circleCoverage,
   coverage,
   type CircleCoverage,
   type Coverage,
   type Verdict,
-} from '../../frame/coverage';
-import type { Travel } from '../../frame/geometry';
-import type { DeliveredFrame } from '../../frame/pipeline';
-import type { HaloEvidence } from '../../halo/evidence';
-import { acceptedRadius, haloProfile, type HaloProfile } from '../../halo/radii';
-import { nativeStanding, type NativeStanding } from '../../halo/native';
-import type { Halo } from '../../halo/rims';
-import { readOutMiddle, type Mode } from '../../kit/records/body';
-import { openFNumberAt } from '../../kit/records/lens';
-import { flickerStops, shiftBudget, type ShiftBudget } from '../../frame/wander';
-import { printsAs } from '../../optics/apertures';
-import { CROP_BASES, cropFactor, equivalents, type Equivalents } from '../../optics/crop';
-import type { FrameSize, Offset } from '../../optics/formats';
-import { workingFNumber } from '../../optics/closeUp';
-import { customDisagrees, isoFactor } from '../../optics/stops';
-import { anglesOfView, desqueezed, type Angles } from '../../optics/view';
+  type Travel,
+  type DeliveredFrame,
+  flickerStops,
+  shiftBudget,
+  type ShiftBudget,
+} from '../../frame';
+import {
+  type HaloEvidence,
+  acceptedRadius,
+  haloProfile,
+  type HaloProfile,
+  nativeStanding,
+  type NativeStanding,
+  type Halo,
+} from '../../halo';
+import {
+  printsAs,
+  CROP_BASES,
+  cropFactor,
+  equivalents,
+  type Equivalents,
+  type FrameSize,
+  type Offset,
+  workingFNumber,
+  customDisagrees,
+  isoFactor,
+  anglesOfView,
+  desqueezed,
+  type Angles,
+} from '../../optics';
 import { cautionsFor, type Caution } from './cautions';
-import { situationOf, type Situation } from '../situation';
-import { verdictIn } from '../verdicts';
-import { fitOf, fitProblem, type FitProblem, type FitReport } from '../mechanicalFit';
+import {
+  situationOf,
+  type Situation,
+  verdictIn,
+  fitOf,
+  fitProblem,
+  type FitProblem,
+  type FitReport,
+  type Rig,
+} from '../../rig';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { magnificationOf, pictureReport, type PictureReport } from './picture';
 import { evidenceBehind } from './evidenceBehind';
 import { riskOf } from './risk';
 import { surerBy, untoldOf, withUntold } from './untold';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
-import type { Rig } from '../rig';
 import { ifJoined, verdictSentence } from './sentence';
-import { lensFNumberOf, type TrainLight } from '../train/light';
+import { lensFNumberOf, type TrainLight } from '../train';
 
 export interface OpticsReport {
   /** What the train does to focal length, f-number and light. */

@@ -1,8 +1,8 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
-import { evidenceFor, type HaloEvidence } from '../../halo/evidence';
-import { fullName } from '../../kit/records/body';
-import type { Situation } from '../situation';
-import { ownRimKnown } from '../train/rims';
+import { evidenceFor, type HaloEvidence } from '../../halo';
+import { fullName } from '../../kit/records';
+import type { Situation } from '../../rig';
+import { ownRimKnown } from '../train';
 
 /** A rim so much wider than the narrowest takes no part in the edge. */
 const TAKES_NO_PART = 1.4;

@@ -1,10 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import type { Rig } from '../rig';
+import { type Rig, deliveredOf, situationOf, isClear, verdictOf } from '../../rig';
 import { evaluate } from './evaluate';
-import { deliveredOf } from '../framed';
-import { situationOf } from '../situation';
-import { isClear, verdictOf } from '../verdicts';
 
 const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 20, transmission: 0.9 });
 

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { NO_ELECTRONICS } from '../../kit/records/common';
-import type { Body } from '../../kit/records/body';
-import type { Part } from '../../kit/records/part';
-import type { Rig } from '../rig';
+import { NO_ELECTRONICS, type Body, type Part } from '../../kit/records';
+import type { Rig } from '../../rig';
 import { evaluate } from './evaluate';
 
 const tele = (more: Partial<Part> = {}) =>

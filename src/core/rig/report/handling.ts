@@ -1,13 +1,9 @@
 /** What to set on the body and what it still does: stabiliser entry, holding still, autofocus. */
-import { fullName } from '../../kit/records/body';
-import type { Electronics } from '../../kit/records/common';
-import { isTold } from '../../kit/records/common';
-import { isZoom, openFNumberAt } from '../../kit/records/lens';
-import { isAsOpenAs } from '../../optics/apertures';
-import { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics/steady';
-import type { Situation } from '../situation';
-import { fNumberBehind } from '../train/light';
-import { fWords, shutterWords } from '../../words/figures';
+import { fullName, type Electronics, isTold, isZoom, openFNumberAt } from '../../kit/records';
+import { isAsOpenAs, ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics';
+import type { Situation } from '../../rig';
+import { fNumberBehind } from '../train';
+import { fWords, shutterWords } from '../../words';
 
 export interface SteadyReport {
   /** Focal length to tell the stabiliser, mm: f' at the zoom mark in use. */

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
-import { areaShare } from '../../frame/geometry';
-import type { Part } from '../../kit/records/part';
-import type { RigSettings } from '../../kit/records/rigRecord';
-import type { Rig } from '../rig';
+import { areaShare } from '../../frame';
+import type { Part, RigSettings } from '../../kit/records';
+import type { Rig } from '../../rig';
 import { evaluate } from './evaluate';
 import type { PictureReport } from './picture';
 

@@ -1,9 +1,8 @@
 /** What kind of picture a rig makes: depth of field, background blur, which zones of the halo it uses. */
-import { areaShare } from '../../frame/geometry';
-import type { Halo } from '../../halo/rims';
-import { distancesOf } from '../../halo/focus';
-import { blurDiscMm } from '../../optics/blur';
+import { areaShare } from '../../frame';
+import { type Halo, distancesOf } from '../../halo';
 import {
+  blurDiscMm,
   circleOfConfusionMm,
   depthAbout,
   depthOnThreeBases,
@@ -11,10 +10,10 @@ import {
   type DepthBasis,
   type DepthOfField,
   type Subject,
-} from '../../optics/depth';
-import type { FrameSize } from '../../optics/formats';
-import type { Situation } from '../situation';
-import { lensFNumberOf } from '../train/light';
+  type FrameSize,
+} from '../../optics';
+import type { Situation } from '../../rig';
+import { lensFNumberOf } from '../train';
 
 export interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */

@@ -1,12 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { waysOut } from '../search/waysOut';
-import { isClearAt } from '../../frame/coverage';
-import { NO_TRAVEL } from '../../frame/geometry';
-import { randomOf } from '../../maths/random';
-import type { Halo } from '../../halo/rims';
+import { waysOut } from '../search';
+import { isClearAt, NO_TRAVEL } from '../../frame';
+import { randomOf } from '../../maths';
+import type { Halo, HaloUnsure } from '../../halo';
 import { evaluate } from './evaluate';
-import type { HaloUnsure } from '../../halo/evidence';
 import { riskOf } from './risk';
 
 describe('risk', () => {

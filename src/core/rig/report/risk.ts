@@ -1,17 +1,17 @@
 /** How likely the verdict is worse than the school accepts, given how unsure the halo is. */
-import { worstCornerRadius, type Travel } from '../../frame/geometry';
-import type { HaloUnsure } from '../../halo/evidence';
-import { HARD_TRANSMISSION } from '../../halo/radii';
+import { worstCornerRadius, type Travel } from '../../frame';
 import {
+  type HaloUnsure,
+  HARD_TRANSMISSION,
   lightAt,
   naturalFalloff,
   openRadiusMm,
   transmissionAt,
   type Halo,
   type Rim,
-} from '../../halo/rims';
-import { HERMITE_3, longTailedShare, normalShare } from '../../maths/normal';
-import type { FrameSize } from '../../optics/formats';
+} from '../../halo';
+import { HERMITE_3, longTailedShare, normalShare } from '../../maths';
+import type { FrameSize } from '../../optics';
 
 /** The rims with every edge moved by `deltaMm` and every softness times `soft`. */
 const altered = (rims: readonly Rim[], deltaMm: number, soft: number): Rim[] =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plainLens, plainRig } from '../../../../tests/support/plainRig';
-import type { RigSettings } from '../../kit/records/rigRecord';
+import type { RigSettings } from '../../kit/records';
 import { evaluate } from './evaluate';
 
 /** What is said of a halo of one rim over 36x24, whose corners lie at 21.63 mm. */

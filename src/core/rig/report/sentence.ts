@@ -1,11 +1,9 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
-import type { Coverage, Verdict } from '../../frame/coverage';
-import type { Travel } from '../../frame/geometry';
-import type { FitProblem } from '../mechanicalFit';
-import { isBlack } from '../../words/corners';
-import { farthestCornerMm, type FrameSize } from '../../optics/formats';
-import type { Halo } from '../../halo/rims';
-import { fixed, mm, stopsWords } from '../../words/figures';
+import type { Coverage, Verdict, Travel } from '../../frame';
+import type { FitProblem } from '../../rig';
+import { isBlack, fixed, mm, stopsWords } from '../../words';
+import { farthestCornerMm, type FrameSize } from '../../optics';
+import type { Halo } from '../../halo';
 
 interface FrameFacts {
   delivered: FrameSize;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { plainRig } from '../../../../tests/support/plainRig';
-import type { Rig } from '../rig';
+import type { Rig } from '../../rig';
 import { evaluate } from './evaluate';
 import { converterOrCrop } from './sharpness';
 

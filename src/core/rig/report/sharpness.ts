@@ -1,15 +1,14 @@
 /** Detail: lens, diffraction and sensor together, and whether a converter beats a crop. */
-import { resolutionOf } from '../../kit/records/lens';
+import { resolutionOf } from '../../kit/records';
 import {
   nyquist,
   pixelPitchMm,
   systemResolution,
   VISIBLE_DIFFERENCE,
   type Detail,
-} from '../../optics/detail';
-import type { Rig } from '../rig';
-import type { Situation } from '../situation';
-import { fixed } from '../../words/figures';
+} from '../../optics';
+import type { Rig, Situation } from '../../rig';
+import { fixed } from '../../words';
 
 export interface SharpnessReport extends Detail {
   pitchMm: number;

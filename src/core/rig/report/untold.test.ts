@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_WORKSPACE } from '@/core/kit/records/workspace';
-import { NOTHING_TOLD, type StartAnswers } from '@/core/kit/starter/answers';
-import { started } from '@/core/kit/starter/start';
-import { isMissing, resolveRig, type Rig } from '../rig';
+import { EMPTY_WORKSPACE } from '@/core/kit/records';
+import { NOTHING_TOLD, type StartAnswers, started } from '@/core/kit/starter';
+import { isMissing, resolveRig, type Rig } from '../../rig';
 import { plainLens, plainRig } from '../../../../tests/support/plainRig';
 import { evaluate } from './evaluate';
 

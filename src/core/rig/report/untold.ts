@@ -1,11 +1,8 @@
 /** What of a rig nobody told and was taken as usual: how it shows in the risk, and what would make the verdict surer. */
-import type { HaloEvidence } from '../../halo/evidence';
-import { isTold } from '../../kit/records/common';
-import { isFormatUntold } from '../../kit/records/lens';
-import { isAreaTold } from '../../kit/starter/quickBody';
-import { isOneFrame } from '../../kit/records/haloSample';
-import { areMountsTold } from '../mechanicalFit';
-import type { Rig } from '../rig';
+import type { HaloEvidence } from '../../halo';
+import { isTold, isFormatUntold, isOneFrame } from '../../kit/records';
+import { isAreaTold } from '../../kit/starter';
+import { areMountsTold, type Rig } from '../../rig';
 
 /** Of rigs with such a guess in them so many are otherwise than taken; an assumption. */
 const OTHERWISE_SHARE = 0.3;

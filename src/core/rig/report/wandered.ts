@@ -1,7 +1,6 @@
 /** A report with the sensor somewhere in its travel. */
-import { cornerStopsOf } from '../../frame/coverage';
-import { CORNERS, type Travel } from '../../frame/geometry';
-import type { Offset } from '../../optics/formats';
+import { cornerStopsOf, CORNERS, type Travel } from '../../frame';
+import type { Offset } from '../../optics';
 import type { Report } from './evaluate';
 
 /** The report as the stage shows it while the sensor stands `sensor` mm from its rest. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../../demo/tideMill';
-import { quickLens } from '../../kit/quickLens';
+import { tideMill } from '../../demo';
+import { quickLens } from '../../kit';
 import { bargainCheck, beforeBuying } from './bargain';
 
 const small = quickLens(

@@ -1,17 +1,20 @@
 /** A lens seen for sale against every body one owns, before any of it is bought or saved. */
-import type { VerdictKind } from '../../frame/coverage';
-import { cleanMegapixels } from '../../frame/pipeline';
-import { fullName, type Body, type Mode } from '../../kit/records/body';
-import { isZoom, type Lens } from '../../kit/records/lens';
-import type { Part } from '../../kit/records/part';
-import { restingSettings } from '../../kit/records/rigRecord';
-import type { Workspace } from '../../kit/records/workspace';
+import { type VerdictKind, cleanMegapixels } from '../../frame';
+import {
+  fullName,
+  type Body,
+  type Mode,
+  isZoom,
+  type Lens,
+  type Part,
+  restingSettings,
+  type Workspace,
+} from '../../kit/records';
 import { findChains } from './chains';
-import { evaluate } from '../report/evaluate';
-import { verdictOf } from '../verdicts';
+import { evaluate } from '../report';
+import { verdictOf, mountsById, turned, type Rig } from '../../rig';
 import { byGrade, offerOfChain } from './offers';
-import { mountsById, turned, type Rig } from '../rig';
-import { mm } from '../../words/figures';
+import { mm } from '../../words';
 
 export interface BargainRow {
   body: Body;

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { tideMill } from '../../demo/tideMill';
+import { tideMill } from '../../demo';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import type { Part } from '../../kit/records/part';
-import { mountsById } from '../rig';
+import type { Part } from '../../kit/records';
+import { mountsById } from '../../rig';
 import { findChains } from './chains';
 
 const lens = (id: string) => tideMill.lenses.find((l) => l.id === id)!;

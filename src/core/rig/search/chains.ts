@@ -1,10 +1,7 @@
 /** Every chain of parts that joins a lens to a body. */
-import type { Body } from '../../kit/records/body';
-import type { Lens } from '../../kit/records/lens';
-import type { Mount } from '../../kit/records/mount';
-import { isFront, magnifies, type Part } from '../../kit/records/part';
-import { canBePlain, plainThicknessMm } from '../../optics/register';
-import { trainFactor } from '../train/train';
+import { type Body, type Lens, type Mount, isFront, magnifies, type Part } from '../../kit/records';
+import { canBePlain, plainThicknessMm } from '../../optics';
+import { trainFactor } from '../train';
 
 export interface Chain {
   parts: readonly Part[];

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { NO_ELECTRONICS } from '../../kit/records/common';
-import type { Lens } from '../../kit/records/lens';
-import { tideMill } from '../../demo/tideMill';
+import { NO_ELECTRONICS, type Lens } from '../../kit/records';
+import { tideMill } from '../../demo';
 import { demoRig } from '../../../../tests/support/demo';
 import { addOffers, bodyOffers, lensOffers, swapOffers } from './offers';
 

@@ -1,11 +1,7 @@
 /** What could stand at a place of a rig, in order of fit, each with what speaks against it. */
-import type { Body } from '../../kit/records/body';
-import { isTold } from '../../kit/records/common';
-import type { Lens } from '../../kit/records/lens';
-import { isFront, type Part } from '../../kit/records/part';
-import { fitOf, isStrikeUnknown, type FitReport } from '../mechanicalFit';
-import type { Rig } from '../rig';
-import { metres, mm } from '../../words/figures';
+import { type Body, isTold, type Lens, isFront, type Part } from '../../kit/records';
+import { fitOf, isStrikeUnknown, type FitReport, type Rig } from '../../rig';
+import { metres, mm } from '../../words';
 
 export type FitGrade = 'fits' | 'with a catch' | 'does not fit';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { verdictOf } from '../verdicts';
+import { verdictOf } from '../../rig';
 import { ribbon } from './ribbon';
 
 describe('verdict ribbon', () => {

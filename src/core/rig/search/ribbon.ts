@@ -1,8 +1,7 @@
 /** The verdict at every place of a ring, if only that ring were turned. */
-import type { VerdictKind } from '../../frame/coverage';
-import { verdictOf } from '../verdicts';
-import { whereBeginning } from '../../maths/rootFinding';
-import type { Rig } from '../rig';
+import type { VerdictKind } from '../../frame';
+import { verdictOf, type Rig } from '../../rig';
+import { whereBeginning } from '../../maths';
 
 /** A stretch of a ring with one verdict; places 0..1. */
 export interface Stretch {

@@ -1,12 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { tideMill } from '../../demo/tideMill';
-import { verdictOf } from '../verdicts';
+import { tideMill } from '../../demo';
+import { verdictOf, type Rig } from '../../rig';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import type { Lens } from '../../kit/records/lens';
-import type { Part } from '../../kit/records/part';
-import type { RigSettings } from '../../kit/records/rigRecord';
-import type { Rig } from '../rig';
+import type { Lens, Part, RigSettings } from '../../kit/records';
 import { applied } from './ideas/idea';
 import { waysOut } from './waysOut';
 

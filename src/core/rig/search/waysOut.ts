@@ -1,19 +1,13 @@
 /** Ways out of a bad verdict: changes that mend it, each with its price. Single changes first, then pairs. */
-import type { VerdictKind } from '../../frame/coverage';
-import type { School } from '../../kit/records/judgement';
-import type { Part } from '../../kit/records/part';
-import type { RigSettings } from '../../kit/records/rigRecord';
-import { apertureValue } from '../../optics/apertures';
-import { deliveredOf } from '../framed';
-import { situationOf } from '../situation';
-import { isClear } from '../verdicts';
-import { fitProblemOf } from '../mechanicalFit';
-import type { Rig } from '../rig';
+import type { VerdictKind } from '../../frame';
+import type { School, Part, RigSettings } from '../../kit/records';
+import { apertureValue } from '../../optics';
+import { deliveredOf, situationOf, isClear, fitProblemOf, type Rig } from '../../rig';
 import { frameIdeas, scaleIdea } from './ideas/frameIdeas';
 import { type Idea, type WayChange, type WayKind } from './ideas/idea';
 import { partIdeas } from './ideas/partIdeas';
 import { ringIdeas } from './ideas/ringIdeas';
-import { short, signed, signedStops } from '../../words/figures';
+import { short, signed, signedStops } from '../../words';
 
 export interface WayCost {
   /** Light gained (+) or lost (-), stops. */

@@ -1,7 +1,5 @@
 /** What works the aperture of a lens behind a train. */
-import { isTold } from '../../kit/records/common';
-import type { Lens } from '../../kit/records/lens';
-import { isFront, type Part } from '../../kit/records/part';
+import { isTold, type Lens, isFront, type Part } from '../../kit/records';
 
 /** What works the aperture: the body, a ring of its own, nothing, or nobody told. */
 export type ApertureControl = 'body' | 'own ring' | 'nothing' | 'not known';

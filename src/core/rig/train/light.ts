@@ -1,6 +1,6 @@
 /** What a train does to focal length, f-number and light. */
-import { transmissionOf, type Lens } from '../../kit/records/lens';
-import { stopsBetweenFNumbers, tStop } from '../../optics/stops';
+import { transmissionOf, type Lens } from '../../kit/records';
+import { stopsBetweenFNumbers, tStop } from '../../optics';
 import type { Train } from './train';
 
 export interface TrainLight {

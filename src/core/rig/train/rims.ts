@@ -1,9 +1,7 @@
 /** The rims of a train: the bare lens's halo as it falls behind it, each part's own rim joined. */
-import { FARTHEST_PUPIL_MM } from '../../kit/records/haloSample';
-import { isFront, magnifies, type OwnRim, type Part } from '../../kit/records/part';
-import type { Halo, Rim } from '../../halo/rims';
-import type { ThinConverter } from '../../optics/converter';
-import { diagonalMm } from '../../optics/formats';
+import { FARTHEST_PUPIL_MM, isFront, magnifies, type OwnRim, type Part } from '../../kit/records';
+import type { Halo, Rim } from '../../halo';
+import { type ThinConverter, diagonalMm } from '../../optics';
 import type { Mounts, Train } from './train';
 
 /** Nearest an exit pupil may come to the sensor in the model, mm. */

@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { lensExample } from '../../kit/records/lens';
-import { mountExample, type Mount } from '../../kit/records/mount';
-import { partExample, type Part } from '../../kit/records/part';
-import type { Halo } from '../../halo/rims';
-import { converterOfShift } from '../../optics/converter';
+import { lensExample, mountExample, type Mount, partExample, type Part } from '../../kit/records';
+import type { Halo } from '../../halo';
+import { converterOfShift } from '../../optics';
 import { MOUNTS, partOf, plainRig } from '../../../../tests/support/plainRig';
-import { evaluate } from '../report/evaluate';
+import { evaluate } from '../report';
 import { extensionMm } from './extension';
 import { trainLight } from './light';
 import { assumedEdgeMm, haloBehind, ownRimKnown } from './rims';

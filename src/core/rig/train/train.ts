@@ -1,8 +1,12 @@
 /** A train: the parts between scene and sensor, and what follows from them however lens and body are set. */
-import type { Mount } from '../../kit/records/mount';
-import { isFront, magnifies, type Part } from '../../kit/records/part';
-import { converterOfShift, type ThinConverter } from '../../optics/converter';
-import { customaryStopsTogether, glassLossStops, lightStopsOfFactor } from '../../optics/stops';
+import { type Mount, isFront, magnifies, type Part } from '../../kit/records';
+import {
+  converterOfShift,
+  type ThinConverter,
+  customaryStopsTogether,
+  glassLossStops,
+  lightStopsOfFactor,
+} from '../../optics';
 
 export type Mounts = ReadonlyMap<string, Mount>;
 

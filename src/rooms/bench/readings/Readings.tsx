@@ -2,20 +2,19 @@
 import { memo, useCallback, useState } from 'react';
 import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
-import { SCHOOLS, type Judgement, type School } from '@/core/kit/records/judgement';
-import { CROP_BASES, type CropBasis } from '@/core/optics/crop';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { explain, type Reading } from '@/core/rig/readings/why';
+import { SCHOOLS, type Judgement, type School } from '@/core/kit/records';
+import { CROP_BASES, type CropBasis } from '@/core/optics';
+import type { Report } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
+import { explain, type Reading } from '@/core/rig/readings';
 import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
-import { riskWords } from '@/core/words/risk';
+import { riskWords, mm } from '@/core/words';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { Cautions } from '../ways/Cautions';
 import { readingGroups, type ReadingGroup } from './readingRows';
-import { mm } from '@/core/words/figures';
 import { today } from '@/ui/today';
 
 const Panel = styled.section`

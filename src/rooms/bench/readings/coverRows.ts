@@ -1,8 +1,10 @@
 /** Whether a rig covers, as rows of words. */
-import { cleanMegapixels } from '@/core/frame/pipeline';
-import type { Report } from '@/core/rig/report/evaluate';
-import { cornerWords, darknessWords, isBlack } from '@/core/words/corners';
+import { cleanMegapixels } from '@/core/frame';
+import type { Report } from '@/core/rig/report';
 import {
+  cornerWords,
+  darknessWords,
+  isBlack,
   diameterMm,
   fixed,
   megapixels,
@@ -10,7 +12,7 @@ import {
   scaleUpWords,
   signed,
   sizeMm,
-} from '@/core/words/figures';
+} from '@/core/words';
 import type { ReadingRow } from './readingRow';
 
 export function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {

@@ -3,16 +3,11 @@
  * has to be meant. Retake it with `npx vitest run --project unit demoFigures -u`.
  */
 import { expect, it } from 'vitest';
-import { tideMill } from '@/core/demo/tideMill';
-import { bargainCheck } from '@/core/rig/search/bargain';
-import { findChains } from '@/core/rig/search/chains';
-import { evaluate } from '@/core/rig/report/evaluate';
-import { lensOffers } from '@/core/rig/search/offers';
-import { waysOut } from '@/core/rig/search/waysOut';
-import { explain, READINGS } from '@/core/rig/readings/why';
-import { sweepAnswer } from '@/core/sweep/answer';
-import { apertureSteps, focalSteps } from '@/core/sweep/axes';
-import { sweep } from '@/core/sweep/sweep';
+import { tideMill } from '@/core/demo';
+import { bargainCheck, findChains, lensOffers, waysOut } from '@/core/rig/search';
+import { evaluate } from '@/core/rig/report';
+import { explain, READINGS } from '@/core/rig/readings';
+import { sweepAnswer, apertureSteps, focalSteps, sweep } from '@/core/sweep';
 import { demoRig } from '../../../../tests/support/demo';
 import { readingGroups } from './readingRows';
 import { ringRibbon, ringSpecs } from '@/gear/rings';

@@ -1,6 +1,6 @@
 /** Whether a rig goes together, as rows of words. */
-import type { Report } from '@/core/rig/report/evaluate';
-import { fixed, metres, mm } from '@/core/words/figures';
+import type { Report } from '@/core/rig/report';
+import { fixed, metres, mm } from '@/core/words';
 import type { ReadingRow } from './readingRow';
 
 const STRIKE_WORDS = {

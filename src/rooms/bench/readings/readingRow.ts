@@ -1,5 +1,5 @@
 /** One reading as words. */
-import type { Reading } from '@/core/rig/readings/why';
+import type { Reading } from '@/core/rig/readings';
 
 export interface ReadingRow {
   name: string;

@@ -1,11 +1,10 @@
 /** The readings of a report as rows of words, grouped as people ask. */
-import { ELECTRONIC_SHUTTER } from '@/core/optics/steady';
-import type { Report } from '@/core/rig/report/evaluate';
-import { AUTOFOCUS_WORDS } from '@/core/rig/report/handling';
-import type { Rig } from '@/core/rig/rig';
-import type { Reading } from '@/core/rig/readings/why';
-import { flickerFigure } from '@/core/words/corners';
+import { ELECTRONIC_SHUTTER } from '@/core/optics';
+import { type Report, AUTOFOCUS_WORDS } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
+import type { Reading } from '@/core/rig/readings';
 import {
+  flickerFigure,
   fWords,
   fixed,
   lpMm,
@@ -18,7 +17,7 @@ import {
   sizeMm,
   tWords,
   times,
-} from '@/core/words/figures';
+} from '@/core/words';
 import { coverRows } from './coverRows';
 import { fitRows } from './fitRows';
 import type { ReadingRow } from './readingRow';

@@ -2,17 +2,17 @@
 import { X } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import {
   COMPARED_QUESTIONS,
   comparedRows,
   differenceWords,
   type Beside,
   type ComparedQuestion,
-} from '@/core/rig/readings/compared';
-import { evaluate } from '@/core/rig/report/evaluate';
-import { isMissing, resolveRig } from '@/core/rig/rig';
-import { riskWords } from '@/core/words/risk';
+} from '@/core/rig/readings';
+import { evaluate } from '@/core/rig/report';
+import { isMissing, resolveRig } from '@/core/rig';
+import { riskWords } from '@/core/words';
 import { rigOptions } from '@/gear/options';
 import { Choice } from '@/ui/controls/Choice';
 import { VerdictMark } from '@/ui/marks/VerdictMark';

@@ -1,7 +1,7 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
+import type { RigRecord } from '@/core/kit/records';
 import { RigChoice } from '@/gear/GearChoice';
 import { rigOptions } from '@/gear/options';
 import { TextButton } from '@/ui/controls/Buttons';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { ComparedQuestion } from '@/core/rig/readings/compared';
+import type { RigRecord } from '@/core/kit/records';
+import type { ComparedQuestion } from '@/core/rig/readings';
 
 /** What is compared, and by what. */
 export interface Comparison {

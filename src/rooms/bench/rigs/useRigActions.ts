@@ -1,11 +1,9 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { newId } from '@/core/kit/newId';
-import { restingSettings, type RigRecord } from '@/core/kit/records/rigRecord';
-import type { Body } from '@/core/kit/records/body';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { mountsById } from '@/core/rig/rig';
-import { findChains } from '@/core/rig/search/chains';
+import { newId } from '@/core/kit';
+import { restingSettings, type RigRecord, type Body, type Workspace } from '@/core/kit/records';
+import { mountsById } from '@/core/rig';
+import { findChains } from '@/core/rig/search';
 import { db } from '@/store/database/instance';
 import { commit } from '@/store/changes/journal';
 import type { MenuAction } from '@/ui/controls/MenuButton';

@@ -2,13 +2,13 @@
 import { Pause, Play } from 'lucide-react';
 import { memo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import type { Offset } from '@/core/optics/formats';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
-import { shiftRangeMm } from '@/core/rig/train/train';
+import type { Offset } from '@/core/optics';
+import type { Report } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
+import { shiftRangeMm } from '@/core/rig/train';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Stage } from '@/ui/stage/Stage';
-import { flickerWords } from '@/core/words/corners';
+import { flickerWords } from '@/core/words';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
 import type { Tell } from '@/shell/tell';

@@ -1,6 +1,5 @@
 /** A picture of the user's own, to be seen through a rig; it stays in the browser. */
-import { containerOf, pictureSize } from '@/core/measure/file/container';
-import { MOST_PIXELS } from '@/core/measure/file/decode';
+import { containerOf, pictureSize, MOST_PIXELS } from '@/core/measure/file';
 
 export interface OwnPicture {
   name: string;

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useState } from 'react';
-import { isMissing, type Rig } from '@/core/rig/rig';
+import { isMissing, type Rig } from '@/core/rig';
 import type { Ghost } from '@/ui/stage/stageWords';
 import { useLatest } from '@/ui/useLatest';
 import { apertureWords, focalWords } from '@/gear/rings';

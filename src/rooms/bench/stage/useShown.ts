@@ -1,10 +1,9 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
-import { USUAL_SCENE } from '@/core/framing/scene';
-import { shotAt } from '@/core/framing/shot';
-import { FULL_FRAME } from '@/core/optics/formats';
-import type { Report } from '@/core/rig/report/evaluate';
-import type { Rig } from '@/core/rig/rig';
+import { USUAL_SCENE, shotAt } from '@/core/framing';
+import { FULL_FRAME } from '@/core/optics';
+import type { Report } from '@/core/rig/report';
+import type { Rig } from '@/core/rig';
 import type { Tell } from '@/shell/tell';
 import type { Shown } from '@/ui/stage/paintThrough';
 import { readOwnPicture, type OwnPicture } from './ownPicture';

@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Report } from '@/core/rig/report/evaluate';
-import { wanderAt, wandered, worstStand } from '@/core/rig/report/wandered';
+import { type Report, wanderAt, wandered, worstStand } from '@/core/rig/report';
 
 /** What the sensor does: it rests, wanders through its travel, or is held where it stands worst. */
 export type Wander = 'rest' | 'wander' | 'worst';

@@ -1,10 +1,9 @@
 'use client';
 import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
-import type { Started } from '@/core/kit/starter/start';
-import type { Report } from '@/core/rig/report/evaluate';
-import { problemText, type Result } from '@/core/words/problem';
-import { riskWords } from '@/core/words/risk';
+import type { Started } from '@/core/kit/starter';
+import type { Report } from '@/core/rig/report';
+import { problemText, type Result, riskWords } from '@/core/words';
 import { MainButton } from '@/ui/controls/Buttons';
 import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';

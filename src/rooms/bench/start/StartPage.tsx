@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { Workspace } from '@/core/kit/records';
 import { BetweenQuestion } from '@/gear/quick/BetweenQuestion';
 import { CameraQuestions } from '@/gear/quick/CameraQuestions';
 import { LensQuestions } from '@/gear/quick/LensQuestions';

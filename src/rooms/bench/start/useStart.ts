@@ -1,13 +1,17 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { newId } from '@/core/kit/newId';
-import type { Workspace } from '@/core/kit/records/workspace';
-import type { Mount } from '@/core/kit/records/mount';
-import { readAnswers, type StartAnswers } from '@/core/kit/starter/answers';
-import { startEnds, started, type Started } from '@/core/kit/starter/start';
-import { evaluate, type Report } from '@/core/rig/report/evaluate';
-import { isMissing, resolveRig } from '@/core/rig/rig';
-import type { Result } from '@/core/words/problem';
+import { newId } from '@/core/kit';
+import type { Workspace, Mount } from '@/core/kit/records';
+import {
+  readAnswers,
+  type StartAnswers,
+  startEnds,
+  started,
+  type Started,
+} from '@/core/kit/starter';
+import { evaluate, type Report } from '@/core/rig/report';
+import { isMissing, resolveRig } from '@/core/rig';
+import type { Result } from '@/core/words';
 import type { Write } from '@/store/changes/journal';
 import { forgetTyped, useTyped } from '@/ui/form/useTyped';
 

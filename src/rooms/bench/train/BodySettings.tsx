@@ -1,8 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { Body, Mode, SensorTravel } from '@/core/kit/records/body';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import { ASPECTS } from '@/core/frame/aspects';
+import type { Body, Mode, SensorTravel, RigRecord } from '@/core/kit/records';
+import { ASPECTS } from '@/core/frame';
 import { Choice } from '@/ui/controls/Choice';
 import { aspectOptions } from '@/gear/options';
 import type { BenchActions } from '@/shell/rig/useBench';

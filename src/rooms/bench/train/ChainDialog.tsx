@@ -1,21 +1,16 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { fullName } from '@/core/kit/records/body';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { findChains, type ChainSearch } from '@/core/rig/search/chains';
-import { verdictOf } from '@/core/rig/verdicts';
-import { trainFactor } from '@/core/rig/train/train';
-import { byGrade, offerOfChain, type Offer } from '@/core/rig/search/offers';
-import { isMissing, resolveRig } from '@/core/rig/rig';
-import type { Part } from '@/core/kit/records/part';
+import { fullName, type RigRecord, type Workspace, type Part } from '@/core/kit/records';
+import { findChains, type ChainSearch, byGrade, offerOfChain, type Offer } from '@/core/rig/search';
+import { verdictOf, isMissing, resolveRig } from '@/core/rig';
+import { trainFactor } from '@/core/rig/train';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import type { Verdict } from '@/core/frame/coverage';
+import type { Verdict } from '@/core/frame';
 import type { BenchActions } from '@/shell/rig/useBench';
-import { mm } from '@/core/words/figures';
+import { mm } from '@/core/words';
 
 const Ends = styled.div`
   display: grid;

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { newId } from '@/core/kit/newId';
+import { newId } from '@/core/kit';
 import {
   ASPECTS_KNOWN,
   isJudged,
@@ -9,10 +9,10 @@ import {
   nothingKnown,
   type Knowledge,
   type KnownAspect,
-} from '@/core/kit/records/knowledge';
-import { isText, readTold } from '@/core/kit/starter/told';
-import { knownAt } from '@/core/rig/readings/known';
-import type { Rig } from '@/core/rig/rig';
+} from '@/core/kit/records';
+import { isText, readTold } from '@/core/kit/starter';
+import { knownAt } from '@/core/rig/readings';
+import type { Rig } from '@/core/rig';
 import { apertureWords, focalWords } from '@/gear/rings';
 import { ActingButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';

@@ -1,12 +1,11 @@
 'use client';
 import styled from 'styled-components';
-import type { Part } from '@/core/kit/records/part';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import { shiftRangeMm } from '@/core/rig/train/train';
+import type { Part, RigRecord } from '@/core/kit/records';
+import { shiftRangeMm } from '@/core/rig/train';
 import { ValueField } from '@/ui/ring/ValueField';
 import type { BenchActions } from '@/shell/rig/useBench';
 
-import { short } from '@/core/words/figures';
+import { short } from '@/core/words';
 
 const Lengths = styled.div`
   display: grid;

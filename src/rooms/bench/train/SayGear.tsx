@@ -1,6 +1,5 @@
 'use client';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
+import type { RigRecord, Workspace } from '@/core/kit/records';
 import { QuickBodyDialog } from '@/gear/quick/QuickBodyDialog';
 import { QuickLensDialog } from '@/gear/quick/QuickLensDialog';
 import { QuickPartDialog } from '@/gear/quick/QuickPartDialog';

@@ -1,11 +1,10 @@
 'use client';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { isMissing } from '@/core/rig/rig';
+import type { RigRecord, Workspace } from '@/core/kit/records';
+import { isMissing } from '@/core/rig';
 import { PHONE } from '@/ui/theme/type';
 import { LightPath } from '@/ui/train/LightPath';
-import { troubleWords } from '@/core/rig/readings/trainWords';
+import { troubleWords } from '@/core/rig/readings';
 import { useSame } from '@/ui/useSame';
 import { TrainPlaces } from './TrainPlaces';
 import type { Bench } from '@/shell/rig/useBench';

@@ -2,10 +2,9 @@
 import { X } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import type { RigRecord } from '@/core/kit/records/rigRecord';
-import type { Workspace } from '@/core/kit/records/workspace';
-import type { Caution, CautionPlace } from '@/core/rig/report/cautions';
-import { isMissing, resolveRig, type Rig } from '@/core/rig/rig';
+import type { RigRecord, Workspace } from '@/core/kit/records';
+import type { Caution, CautionPlace } from '@/core/rig/report';
+import { isMissing, resolveRig, type Rig } from '@/core/rig';
 import { ActingButton, IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import type { Otherwise } from '@/ui/controls/options';

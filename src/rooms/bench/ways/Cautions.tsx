@@ -3,7 +3,7 @@ import { TriangleAlert } from 'lucide-react';
 import { memo } from 'react';
 import { Button, Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Caution } from '@/core/rig/report/cautions';
+import type { Caution } from '@/core/rig/report';
 import { Sheet } from '@/ui/controls/surfaces';
 import { oneLine } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';

@@ -1,9 +1,9 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import type { Part } from '@/core/kit/records/part';
-import type { Rig } from '@/core/rig/rig';
-import type { Way } from '@/core/rig/search/waysOut';
+import type { Part } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
+import type { Way } from '@/core/rig/search';
 import { Fold } from '@/ui/controls/Fold';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { useWays, type Search } from './useWays';

@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { Part } from '@/core/kit/records/part';
-import type { Rig } from '@/core/rig/rig';
-import type { Way } from '@/core/rig/search/waysOut';
+import type { Part } from '@/core/kit/records';
+import type { Rig } from '@/core/rig';
+import type { Way } from '@/core/rig/search';
 import { openWays } from '@/workers/doors';
 
 /** Time between two searches while a ring is being turned, ms: faster nobody reads. */

@@ -1,11 +1,11 @@
 'use client';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { newId } from '@/core/kit/newId';
-import type { ReadRows, Sheet } from '@/core/exchange/csv/csv';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { problemText } from '@/core/words/problem';
-import { TABLE_WORDS, type Workspace } from '@/core/kit/records/workspace';
+import { newId } from '@/core/kit';
+import type { ReadRows, Sheet } from '@/core/exchange/csv';
+import type { KitTable } from '@/core/kit/fields';
+import { problemText } from '@/core/words';
+import { TABLE_WORDS, type Workspace } from '@/core/kit/records';
 import { guarded, type Tell } from '@/shell/tell';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
@@ -55,7 +55,7 @@ async function openSheet(
   if (!sheet.ok) return problemText(sheet.problems);
   const [{ guessMapping, readRows }, { columnsOf, MORE }] = await Promise.all([
     csvWork(),
-    import('@/core/exchange/csv/csvColumns'),
+    import('@/core/exchange/csv'),
   ]);
   return {
     sheet: sheet.value,

@@ -8,9 +8,9 @@ import {
   type Selection,
 } from 'react-aria-components';
 import styled from 'styled-components';
-import { LENSFUN_LICENCE } from '@/core/exchange/lensfun/lensfunLicence';
-import { problemText } from '@/core/words/problem';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { LENSFUN_LICENCE } from '@/core/exchange/lensfun';
+import { problemText, secondsTaken } from '@/core/words';
+import type { Workspace } from '@/core/kit/records';
 import { guarded, type Tell } from '@/shell/tell';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
@@ -19,7 +19,6 @@ import { FilePicker } from '@/ui/form/FilePicker';
 import type { LensfunEntry, LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
 import { useLensfun } from './useLensfun';
 import type { KitActions } from '../useKit';
-import { secondsTaken } from '@/core/words/figures';
 
 const Search = styled.input`
   width: 100%;

@@ -1,12 +1,12 @@
 /** Tables as CSV files, out and in. Reading and writing is loaded only when it is needed. */
-import type { Sheet } from '@/core/exchange/csv/csv';
-import { checkSize } from '@/core/exchange/json/json';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Result } from '@/core/words/problem';
-import type { Tables } from '@/core/kit/records/workspace';
+import type { Sheet } from '@/core/exchange/csv';
+import { checkSize } from '@/core/exchange/json';
+import type { KitTable } from '@/core/kit/fields';
+import type { Result } from '@/core/words';
+import type { Tables } from '@/core/kit/records';
 import { download } from '@/shell/files/files';
 
-export const csvWork = () => import('@/core/exchange/csv/csv');
+export const csvWork = () => import('@/core/exchange/csv');
 
 export async function saveCsv<T extends KitTable>(
   table: T,

@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
-import type { Marking } from '@/core/kit/records/marking';
-import type { Mount } from '@/core/kit/records/mount';
+import type { Marking, Mount } from '@/core/kit/records';
 import type { LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
 import { guarded, type Tell } from '@/shell/tell';
 import { useDoor } from '@/shell/useDoor';

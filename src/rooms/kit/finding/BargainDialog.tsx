@@ -1,20 +1,17 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { newId } from '@/core/kit/newId';
-import { fullName } from '@/core/kit/records/body';
-import { quickLens } from '@/core/kit/quickLens';
-import type { Workspace } from '@/core/kit/records/workspace';
-import { bargainCheck, beforeBuying, type BargainRow } from '@/core/rig/search/bargain';
+import { newId, quickLens } from '@/core/kit';
+import { fullName, type Workspace } from '@/core/kit/records';
+import { bargainCheck, beforeBuying, type BargainRow } from '@/core/rig/search';
 import { MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
-import { riskWords } from '@/core/words/risk';
+import { riskWords, megapixels, mm } from '@/core/words';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { engraved } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';
 import { LensFactsForm, useLensFacts } from '@/gear/quick/LensFactsForm';
 import type { KitActions } from '../useKit';
-import { megapixels, mm } from '@/core/words/figures';
 
 const Scroll = styled.div`
   overflow-x: auto;

@@ -1,12 +1,12 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { byRegister, ladderTo, type Rung } from '@/core/kit/ladder';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { byRegister, ladderTo, type Rung } from '@/core/kit';
+import type { Workspace } from '@/core/kit/records';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { engraved, PHONE } from '@/ui/theme/type';
-import { mm } from '@/core/words/figures';
+import { mm } from '@/core/words';
 
 const Place = styled.section`
   min-width: 0;

@@ -1,9 +1,9 @@
 'use client';
 import styled from 'styled-components';
-import { findMount, type MountClues } from '@/core/kit/ladder';
-import { readQuantity } from '@/core/kit/fields/quantity';
-import { isNumber, orNull, readTold } from '@/core/kit/starter/told';
-import type { Workspace } from '@/core/kit/records/workspace';
+import { findMount, type MountClues } from '@/core/kit';
+import { readQuantity } from '@/core/kit/fields';
+import { isNumber, orNull, readTold } from '@/core/kit/starter';
+import type { Workspace } from '@/core/kit/records';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { EntryField } from '@/ui/form/EntryField';

@@ -2,10 +2,9 @@
 import { useState } from 'react';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
-import { newId } from '@/core/kit/newId';
-import { valueAt } from '@/core/kit/fields/paths';
-import type { Field, ScalarField } from '@/core/kit/fields/fieldTypes';
-import type { Mount } from '@/core/kit/records/mount';
+import { newId } from '@/core/kit';
+import { valueAt, type Field, type ScalarField } from '@/core/kit/fields';
+import type { Mount } from '@/core/kit/records';
 import { ActingButton, TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';

@@ -1,14 +1,10 @@
 'use client';
 import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
-import { fullName } from '@/core/kit/records/body';
-import { hintsFor } from '@/core/kit/checks/completeness';
-import { withValueAt } from '@/core/kit/fields/paths';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { FIELDS } from '@/core/kit/fields/fieldTables';
-import { byRegister } from '@/core/kit/ladder';
-import { checkRecord } from '@/core/kit/checks/validate';
-import type { Tables, Workspace } from '@/core/kit/records/workspace';
+import { fullName, type Tables, type Workspace } from '@/core/kit/records';
+import { hintsFor, byRegister } from '@/core/kit';
+import { withValueAt, type KitTable, FIELDS } from '@/core/kit/fields';
+import { checkRecord } from '@/core/kit/checks';
 import { IconButton, LineButton } from '@/ui/controls/Buttons';
 import { Fold } from '@/ui/controls/Fold';
 import { PHONE } from '@/ui/theme/type';

@@ -1,7 +1,6 @@
 /** Values of a record as text to type, and back. */
-import type { ScalarField } from '@/core/kit/fields/fieldTypes';
-import { fail, ok, type Result } from '@/core/words/problem';
-import { readQuantity, UNIT_WORDS } from '@/core/kit/fields/quantity';
+import { type ScalarField, readQuantity, UNIT_WORDS } from '@/core/kit/fields';
+import { fail, ok, type Result } from '@/core/words';
 
 type TypedField = Extract<ScalarField, { kind: 'text' | 'number' | 'names' | 'numbers' }>;
 

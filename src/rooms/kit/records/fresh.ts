@@ -1,10 +1,17 @@
 /** New records to begin with. Lenses begin with the facts that stand on them. */
-import { bodyOf, freshMode, type Body } from '@/core/kit/records/body';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Marking } from '@/core/kit/records/marking';
-import { mountOf, type Mount } from '@/core/kit/records/mount';
-import { partOf, type Part } from '@/core/kit/records/part';
-import type { Tables, Workspace } from '@/core/kit/records/workspace';
+import {
+  bodyOf,
+  freshMode,
+  type Body,
+  type Marking,
+  mountOf,
+  type Mount,
+  partOf,
+  type Part,
+  type Tables,
+  type Workspace,
+} from '@/core/kit/records';
+import type { KitTable } from '@/core/kit/fields';
 
 const freshMount = (id: string): Mount => mountOf({ id, name: 'New mount', registerMm: 44 });
 

@@ -2,12 +2,10 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { withValueAt } from '@/core/kit/fields/paths';
-import { scalarFields } from '@/core/kit/fields/fieldTables';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { byRegister } from '@/core/kit/ladder';
-import { checkRecord } from '@/core/kit/checks/validate';
-import { TABLE_WORDS, type Tables, type Workspace } from '@/core/kit/records/workspace';
+import { withValueAt, scalarFields, type KitTable } from '@/core/kit/fields';
+import { byRegister } from '@/core/kit';
+import { checkRecord } from '@/core/kit/checks';
+import { TABLE_WORDS, type Tables, type Workspace } from '@/core/kit/records';
 import { IconButton, LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { PHONE } from '@/ui/theme/type';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { KitTable as TableName } from '@/core/kit/fields/fieldTypes';
-import { TABLE_WORDS, type Tables } from '@/core/kit/records/workspace';
+import type { KitTable as TableName } from '@/core/kit/fields';
+import { TABLE_WORDS, type Tables } from '@/core/kit/records';
 import { Grid, type GridSort } from '@/ui/grid/Grid';
 import { sortedBy } from '@/ui/grid/sorted';
 import { COLUMNS, type ColumnContext, type TableColumn } from './columns';

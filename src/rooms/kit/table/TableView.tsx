@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useMemo } from 'react';
 import styled from 'styled-components';
-import type { KitTable as TableName } from '@/core/kit/fields/fieldTypes';
-import type { Tables, Workspace } from '@/core/kit/records/workspace';
+import type { KitTable as TableName } from '@/core/kit/fields';
+import type { Tables, Workspace } from '@/core/kit/records';
 import { PHONE } from '@/ui/theme/type';
 import { whenIdle } from '@/ui/whenIdle';
 import { COLUMNS, type ColumnContext, type TableColumn } from './columns';

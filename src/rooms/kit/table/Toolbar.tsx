@@ -1,9 +1,9 @@
 'use client';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import { byRegister } from '@/core/kit/ladder';
-import { TABLE_WORDS, type Workspace } from '@/core/kit/records/workspace';
+import type { KitTable } from '@/core/kit/fields';
+import { byRegister } from '@/core/kit';
+import { TABLE_WORDS, type Workspace } from '@/core/kit/records';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { MenuButton } from '@/ui/controls/MenuButton';

@@ -1,10 +1,9 @@
 /** What the tables of the kit show of each record. */
-import { hintsFor } from '@/core/kit/checks/completeness';
-import { isZoom } from '@/core/kit/records/lens';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Tables } from '@/core/kit/records/workspace';
-import { diagonalMm } from '@/core/optics/formats';
-import { short } from '@/core/words/figures';
+import { hintsFor } from '@/core/kit';
+import { isZoom, type Tables } from '@/core/kit/records';
+import type { KitTable } from '@/core/kit/fields';
+import { diagonalMm } from '@/core/optics';
+import { short } from '@/core/words';
 
 export interface TableColumn<T> {
   id: string;

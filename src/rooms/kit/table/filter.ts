@@ -1,7 +1,7 @@
 /** Which records of a table are shown. */
-import { hintsFor } from '@/core/kit/checks/completeness';
-import type { KitTable } from '@/core/kit/fields/fieldTypes';
-import type { Tables } from '@/core/kit/records/workspace';
+import { hintsFor } from '@/core/kit';
+import type { KitTable } from '@/core/kit/fields';
+import type { Tables } from '@/core/kit/records';
 
 export interface KitFilter {
   /** Words that must all stand somewhere in the record's own words. */

@@ -1,10 +1,8 @@
 /** Ways out by another frame: mode, aspect, crop, a sensor that keeps still, scale-up. */
-import { ASPECTS } from '../../../frame/aspects';
-import type { RigSettings } from '../../../kit/records/rigRecord';
-import { scaleUpWords } from '../../../words/figures';
-import { deliveredOf } from '../../framed';
-import { turned, type Rig } from '../../rig';
-import { scaleUpOf } from '../../verdicts';
+import { ASPECTS } from '../../../frame';
+import type { RigSettings } from '../../../kit/records';
+import { scaleUpWords } from '../../../words';
+import { deliveredOf, turned, type Rig, scaleUpOf } from '../../../rig';
 import { towards, type Idea, type WayKind } from './idea';
 
 const setting = (rig: Rig, kind: WayKind, words: string, settings: Partial<RigSettings>): Idea => ({

@@ -1,7 +1,6 @@
 /** A change that might mend a verdict, before anyone asks what it costs. */
-import type { Part } from '../../../kit/records/part';
-import type { RigSettings } from '../../../kit/records/rigRecord';
-import { turned, type Rig } from '../../rig';
+import type { Part, RigSettings } from '../../../kit/records';
+import { turned, type Rig } from '../../../rig';
 
 /** What applying a way does to a rig. */
 export interface WayChange {

@@ -1,11 +1,9 @@
 /** Ways out by other parts between lens and body. */
-import { fullName } from '../../../kit/records/body';
-import { isFront, magnifies, type Part } from '../../../kit/records/part';
-import { quickPart } from '../../../kit/starter/quickPart';
-import { diagonalMm } from '../../../optics/formats';
-import { mm } from '../../../words/figures';
-import { jointProblems } from '../../joints';
-import type { Rig } from '../../rig';
+import { fullName, isFront, magnifies, type Part } from '../../../kit/records';
+import { quickPart } from '../../../kit/starter';
+import { diagonalMm } from '../../../optics';
+import { mm } from '../../../words';
+import { jointProblems, type Rig } from '../../../rig';
 import type { Idea, WayKind } from './idea';
 
 /** Teleconverters are made for long lenses; on a wide one nobody asks for them. */

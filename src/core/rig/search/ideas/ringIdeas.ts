@@ -1,10 +1,8 @@
 /** Ways out by turning one ring. */
-import { isZoom, openFNumberAt } from '../../../kit/records/lens';
-import type { RigSettings } from '../../../kit/records/rigRecord';
-import { whereBeginning } from '../../../maths/rootFinding';
-import { fWords, fixed, mm } from '../../../words/figures';
-import { turned, type Rig } from '../../rig';
-import { isClear } from '../../verdicts';
+import { isZoom, openFNumberAt, type RigSettings } from '../../../kit/records';
+import { whereBeginning } from '../../../maths';
+import { fWords, fixed, mm } from '../../../words';
+import { turned, type Rig, isClear } from '../../../rig';
 import { towards, type Idea, type WayKind } from './idea';
 
 const STEPS = 16;

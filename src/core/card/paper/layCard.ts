@@ -1,7 +1,7 @@
 /** A rig's card on paper. Whatever is long runs on, none of it is cut. */
-import { focal } from '../sweep/words';
-import type { Place } from './drawings';
+import { focal } from '../../sweep';
 import {
+  type Place,
   pieceMiddles,
   stageItems,
   trainItems,
@@ -11,8 +11,7 @@ import {
 } from './drawings';
 import { codeItem, type PrintedCode } from './code';
 import { INKS } from './paper';
-import type { CardLine, CardSection } from './cardLine';
-import type { RigCard } from './rigCard';
+import type { CardLine, CardSection, RigCard } from '../../card';
 import type { Sheet } from './sheet';
 
 const NAME = { size: 2.15, ink: INKS.muted } as const;

@@ -1,12 +1,15 @@
 /** What a record does not say, and which answers lack it. */
-import type { Body } from '../records/body';
-import type { Estimated } from '../records/common';
-import type { KitTable } from '../fields/fieldTypes';
-import { isOneFrame } from '../records/haloSample';
-import type { Lens } from '../records/lens';
-import type { Mount } from '../records/mount';
-import { magnifies, type Part } from '../records/part';
-import type { Tables } from '../records/workspace';
+import {
+  type Body,
+  type Estimated,
+  isOneFrame,
+  type Lens,
+  type Mount,
+  magnifies,
+  type Part,
+  type Tables,
+} from './records';
+import type { KitTable } from './fields';
 
 export interface Hint {
   /** The field that would settle it. */

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import type { Tables } from '../records/workspace';
-import { mountExample } from '../records/mount';
-import type { KitTable } from '../fields/fieldTypes';
+import { partOf, plainLens, plainRig } from '../../../tests/support/plainRig';
+import { type Tables, mountExample } from './records';
+import type { KitTable } from './fields';
 import { hintsFor } from './completeness';
 
 const paths = <T extends KitTable>(table: T, record: Tables[T]) =>

@@ -1,10 +1,7 @@
 /** The drawings on a card: verdict, train, stage and zoom window, in paper's own items. */
-import { verdictPaths } from '../frame/verdictPaths';
-import type { VerdictKind } from '../frame/coverage';
-import { haloRadii } from '../halo/radii';
-import { blackoutRadiusMm, lightAt } from '../halo/rims';
-import { shownOf, towardEdge } from '../halo/shown';
-import type { CardWindow, RigCard } from './rigCard';
+import { verdictPaths, type VerdictKind } from '../../frame';
+import { haloRadii, blackoutRadiusMm, lightAt, shownOf, towardEdge } from '../../halo';
+import type { CardWindow, RigCard } from '../../card';
 import { circlePath, INKS, linePath, polyPath, rectPath, type Item, type PathItem } from './paper';
 
 export interface Place {

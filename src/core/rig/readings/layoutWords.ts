@@ -1,7 +1,7 @@
 /** All the drawn light path says, in words. */
-import type { Report } from '../report/evaluate';
+import type { Report } from '../report';
 import type { TrainLayout } from './trainLayout';
-import { fixed, mm } from '../../words/figures';
+import { fixed, mm } from '../../words';
 
 /** What is wrong with the way a rig goes together, a sentence each. */
 export function troubleWords({ fit }: Report): string[] {
@@ -18,7 +18,7 @@ export function troubleWords({ fit }: Report): string[] {
   return words;
 }
 
-export function trainWords(layout: TrainLayout, report: Report): string {
+export function layoutWords(layout: TrainLayout, report: Report): string {
   const pieces = layout.pieces.map((p) => `${p.name}, ${p.fact}`).join('; ');
   const long = `From the lens's flange to the sensor ${mm(layout.flangeMm, 2)}.`;
   return [`Light path from scene to sensor: ${pieces}.`, long, ...troubleWords(report)].join(' ');

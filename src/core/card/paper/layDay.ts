@@ -1,13 +1,11 @@
 /** A day's plan on paper, and after it the card of each of its rigs. */
-import type { Day } from '../kit/records/day';
-import { counted } from '../words/figures';
-import { grams, orUnknown } from '../rig/readings/carried';
+import type { Day } from '../../kit/records';
+import { counted } from '../../words';
+import { grams, orUnknown } from '../../rig/readings';
 import type { PrintedCode } from './code';
-import { testFigure, type DayPlan } from './dayPlan';
+import { testFigure, type DayPlan, type CardSection, type RigCard } from '../../card';
 import { layCard, laySections } from './layCard';
 import { INKS, type Paper, type PaperSize } from './paper';
-import type { CardSection } from './cardLine';
-import type { RigCard } from './rigCard';
 import { sheetOf, type Sheet } from './sheet';
 import type { Typesetter } from './typeset';
 

@@ -5,10 +5,8 @@
  * A new field with a default needs no entry: defaults are filled in wherever records are read. An entry is
  * due where a field is renamed, changes its meaning, or is filled with something other than its default.
  */
-import { fail, ok, type Result } from '../../words/problem';
-import { isJson, type Json } from '../records/schema';
-import { RECORDS_VERSION } from '../records/version';
-import { TABLE_NAMES, type TableName } from '../records/workspace';
+import { fail, ok, type Result } from '../words';
+import { isJson, type Json, RECORDS_VERSION, TABLE_NAMES, type TableName } from './records';
 
 /** The tables of a workspace, and the judgement that stands beside them. */
 export type Migrated = TableName | 'judgement';

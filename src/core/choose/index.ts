@@ -1,0 +1,8 @@
+/** The face of this folder: what others may use of it. */
+export { rigOf, rigRecordOf } from './asRig';
+export { type Candidate, candidateKey, carriedKey, passes } from './candidate';
+export { choose, countOf, type Share } from './choose';
+export { coveragePlan } from './plan';
+export { byNearness, byRank, keep, type Kept, nothingKept, together } from './ranking';
+export { type TradeOffCost, tradeOffsOf } from './tradeOffs';
+export { lightFigure, lightWords, reasonOf, viewWords, wayOutOf } from './words';

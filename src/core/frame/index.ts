@@ -1,0 +1,29 @@
+/** The face of this folder: what others may use of it. */
+export { ASPECTS, namedAspect } from './aspects';
+export {
+  circleCoverage,
+  type CircleCoverage,
+  cornerStopsOf,
+  coverage,
+  type Coverage,
+  isClearAt,
+  judge,
+  KEYHOLE_SHARE,
+  spareStopsAt,
+  type Verdict,
+  type VerdictKind,
+} from './coverage';
+export { areaShare, CORNERS, NO_TRAVEL, scaleUp, type Travel, worstCornerRadius } from './geometry';
+export { cornerLift, type CornerLift, frameGains } from './lift';
+export {
+  cleanMegapixels,
+  cropInForce,
+  deliveredFrame,
+  type DeliveredFrame,
+  fitAspect,
+  linearCropOf,
+  recordedFrame,
+  type RecordedFrame,
+} from './pipeline';
+export { type Box, verdictPaths } from './verdictPaths';
+export { flickerStops, shiftBudget, type ShiftBudget } from './wander';

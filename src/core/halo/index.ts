@@ -1,0 +1,39 @@
+/** The face of this folder: what others may use of it. */
+export { evidenceFor, type HaloEvidence, type HaloUnsure } from './evidence';
+export { distancesOf, lensAt, type LensAt } from './focus';
+export { nativeStanding, type NativeStanding } from './native';
+export { predictHalo } from './predict';
+export { PRIOR_CONSTANTS } from './priorConstants';
+export {
+  EDGE_SIGMA,
+  falloffScatter,
+  haloOfShares,
+  type LensKind,
+  priorFeatures,
+  priorFor,
+  usualEdge,
+  usualExitPupilMm,
+} from './priors';
+export {
+  acceptedRadius,
+  BLACK_TRANSMISSION,
+  CLEAR_TRANSMISSION,
+  HALF_TRANSMISSION,
+  haloProfile,
+  type HaloProfile,
+  haloRadii,
+  type HaloRadii,
+  HARD_TRANSMISSION,
+  radiusAtTransmission,
+} from './radii';
+export {
+  blackoutRadiusMm,
+  darknessStops,
+  type Halo,
+  lightAt,
+  naturalFalloff,
+  openRadiusMm,
+  type Rim,
+  transmissionAt,
+} from './rims';
+export { shownOf, towardEdge } from './shown';

@@ -1,0 +1,5 @@
+/** The face of this folder: what others may use of it. */
+export { fitHalo, type FrameLight, type HaloFit } from './haloFit';
+export { rimsOf } from './haloModel';
+export { halfLightInterval } from './interval';
+export { fitTogether, TELLS_FALLOFF_FROM } from './together';

@@ -1,0 +1,8 @@
+/** The face of this folder: what others may use of it. */
+export { type Caution, type CautionPlace, HEAVY_LENS_G } from './cautions';
+export { evaluate, type Report } from './evaluate';
+export { AUTOFOCUS_WORDS } from './handling';
+export { inFocus } from './picture';
+export { ifJoined } from './sentence';
+export { converterOrCrop } from './sharpness';
+export { wanderAt, wandered, worstStand } from './wandered';

@@ -1,0 +1,6 @@
+/** The face of this folder: what others may use of it. */
+export { apertureControl, type ApertureControl } from './aperture';
+export { extensionMm } from './extension';
+export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
+export { haloBehind, ownRimKnown } from './rims';
+export { frontFactor, shiftRangeMm, type Train, trainFactor, trainOf } from './train';

@@ -1,0 +1,38 @@
+/** The face of this folder: what others may use of it. */
+export { ageWords } from './age';
+export {
+  CORNER_NAMES,
+  cornerWords,
+  darknessWords,
+  flickerFigure,
+  flickerWords,
+  isBlack,
+} from './corners';
+export { EXACT } from './evidence';
+export {
+  bytesWords,
+  counted,
+  diameterMm,
+  fixed,
+  fWords,
+  lpMm,
+  megapixels,
+  metres,
+  mm,
+  percent,
+  placeWords,
+  scaleUpWords,
+  secondsTaken,
+  short,
+  shutterWords,
+  signed,
+  signedStops,
+  sizeMm,
+  stopsWords,
+  times,
+  tWords,
+} from './figures';
+export { fileNameOf } from './fileName';
+export { escapedMarkup } from './markup';
+export { fail, named, ok, type Problem, problemText, type Result } from './problem';
+export { riskWords } from './risk';
