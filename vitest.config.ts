@@ -1,8 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
-/** A net under what hangs, far above what any test takes on a busy machine. */
-const testTimeout = 120_000;
+/** A net under what hangs, far above what any test or its preparation takes on a busy machine. */
+const NET_MS = 600_000;
+const nets = { testTimeout: NET_MS, hookTimeout: NET_MS };
 const setupFiles = ['tests/support/seed.ts'];
 const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 
@@ -21,7 +22,7 @@ export default defineConfig({
             'tests/house/*.test.ts',
           ],
           setupFiles,
-          testTimeout,
+          ...nets,
           environment: 'node',
         },
       },
@@ -31,7 +32,7 @@ export default defineConfig({
           name: 'outside',
           include: ['tests/outside/**/*.test.ts'],
           setupFiles,
-          testTimeout,
+          ...nets,
           environment: 'node',
         },
       },
@@ -41,9 +42,9 @@ export default defineConfig({
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 90_000,
-          hookTimeout: 120_000,
-          fileParallelism: false,
+          ...nets,
+          // Each file has a browser with a profile of its own, so that two can run side by side.
+          maxWorkers: 2,
           globalSetup: ['tests/browser/serve.ts'],
         },
       },

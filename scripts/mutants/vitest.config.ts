@@ -25,6 +25,7 @@ export default defineConfig({
     env: { MOST_RUNS: '25', SEED: '20261126' },
     setupFiles: ['tests/support/seed.ts'],
     testTimeout: 120_000,
+    hookTimeout: 120_000,
     environment: 'node',
   },
 });

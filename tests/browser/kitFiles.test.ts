@@ -132,7 +132,7 @@ describe('the Lensfun database', () => {
     } finally {
       await driver.quit();
     }
-  }, 120_000);
+  });
 
   it.each([
     ['no.xml', 'hello', /is not whole XML/],

@@ -1,8 +1,6 @@
 /** The Kit as a person works it: by what is written on it. */
 import { By, Key, until, type WebElement } from 'selenium-webdriver';
-import { BenchPage } from './bench';
-
-const WAIT_MS = 15_000;
+import { BenchPage, WAIT_MS } from './bench';
 
 export class KitPage extends BenchPage {
   async openKit(): Promise<void> {

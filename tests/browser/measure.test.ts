@@ -63,7 +63,7 @@ describe('a session on the simulated camera', () => {
     await room.expectSoon(told, (t) => /f\/8: hidden/.test(t), 'nothing was uncovered');
     expect(await told()).toContain(`f/2: hidden ${truthAt(2).toFixed(2)} mm`);
     expect(await told()).toMatch(/f\/8: hidden \d+\.\d\d mm, found \d+\.\d\d, inside its interval/);
-  }, 120_000);
+  });
 
   it('stands in the log with what had been expected, and goes out as CSV', async () => {
     await room.openMeasure();
@@ -130,7 +130,7 @@ describe('frames from files', () => {
     await room.press('Keep in the log only');
     await room.saying('It is in the log. Undo takes it out again.');
     await room.expectQuiet();
-  }, 90_000);
+  });
 
   it.each([
     ['empty.jpg', Buffer.alloc(0), /is empty/],
@@ -246,7 +246,7 @@ describe('frames from files', () => {
       'it did not stop',
     );
     await room.press('Clear the list');
-  }, 90_000);
+  });
 });
 
 describe('for everyone', () => {

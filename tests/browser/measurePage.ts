@@ -13,6 +13,7 @@ import {
   practiceRig,
   type PracticeShot,
 } from '../../src/core/bench-camera';
+import { WAIT_MS } from './bench';
 import { KitPage } from './kitPage';
 
 /** The demo's largest stills body, which the room begins with. */
@@ -42,7 +43,7 @@ export class MeasurePage extends KitPage {
 
   async allMeasured(n: number): Promise<void> {
     const isDone = async () => (await this.frameCount()) === (n === 1 ? '1 frame' : `${n} frames`);
-    await this.driver.wait(isDone, 90_000, `not ${n} measured`);
+    await this.driver.wait(isDone, WAIT_MS, `not ${n} measured`);
   }
 
   async figures(): Promise<string> {

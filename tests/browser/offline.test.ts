@@ -10,6 +10,7 @@ import { ROOM_IDS, ROOMS } from '../../src/shell/rooms';
 import { demoRig } from '../support/demo';
 import { gateBefore, type Gate } from './gate';
 import { MeasurePage } from './measurePage';
+import { WAIT_MS } from './bench';
 
 /** The browser's own, which it is started with again. */
 const profileFolder = mkdtempSync(join(tmpdir(), 'halo-offline-'));
@@ -29,7 +30,7 @@ const kept = () =>
         const done = arguments[arguments.length - 1];
         navigator.serviceWorker.getRegistration().then((r) =>
           done(Boolean(r?.active && navigator.serviceWorker.controller)), () => done(false));`),
-    60_000,
+    WAIT_MS,
     'the program was not kept',
   );
 
@@ -193,7 +194,7 @@ describe('a newer version', () => {
       async () =>
         (await page.driver.findElements(By.xpath('//*[starts-with(., "A newer version is here")]')))
           .length > 0,
-      60_000,
+      WAIT_MS,
       'it was not said',
     );
     const caches = () =>

@@ -3,7 +3,7 @@ import { By, Key, until } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, setSize } from '../../scripts/lib/browser.mjs';
 import { seriousFindings, setTheme } from './axe';
-import { BenchPage } from './bench';
+import { BenchPage, WAIT_MS } from './bench';
 
 /** A hand that counts what it does. */
 class Starter extends BenchPage {
@@ -17,7 +17,7 @@ class Starter extends BenchPage {
 
   async write(question: string, text: string): Promise<void> {
     const path = `//label[normalize-space(.)="${question}"]/following-sibling::input`;
-    const field = await this.driver.wait(until.elementLocated(By.xpath(path)), 15_000, path);
+    const field = await this.driver.wait(until.elementLocated(By.xpath(path)), WAIT_MS, path);
     await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', field);
     await field.sendKeys(text, Key.TAB);
     this.typed += 1;
