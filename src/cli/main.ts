@@ -16,7 +16,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   measure: measureCommand,
 };
 
-export interface Streams {
+interface Streams {
   stdout: { write: (text: string) => unknown };
   stderr: { write: (text: string) => unknown };
 }

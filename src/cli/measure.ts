@@ -64,7 +64,7 @@ async function filesOf(paths: readonly string[]): Promise<string[]> {
 }
 
 /** A file's answer as JSON holds it. */
-export function jsonOf(file: string, { measure, settings }: FileMeasure) {
+function jsonOf(file: string, { measure, settings }: FileMeasure) {
   return { file, ...measure, fNumber: settings.fNumber, focalMm: settings.focalMm };
 }
 

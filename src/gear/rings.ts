@@ -8,7 +8,7 @@ import { apertureControl } from '@/core/rig/train';
 import { apertureScale, focalScale, focusScale, type BarrelScale } from '@/ui/ring/scale';
 import { short } from '@/core/words';
 
-export interface RingSpec {
+interface RingSpec {
   name: 'Zoom' | 'Aperture' | 'Focus';
   /** What undo calls it. */
   step: string;

@@ -11,7 +11,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 
-export interface RoomInfo {
+interface RoomInfo {
   path: `/${string}`;
   name: string;
   /** Goes there; held with Shift, so that it is no room's own key. */

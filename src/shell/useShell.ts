@@ -14,7 +14,7 @@ import { useRoomKeys, type CommonKeys, type KeyMap } from './header/keys';
 import { guarded, stored, type Tell } from './tell';
 import { useFiles } from './files/useFiles';
 
-export type DialogName = 'help' | 'judgement' | 'backups';
+type DialogName = 'help' | 'judgement' | 'backups';
 
 export interface Shell {
   tell: Tell;

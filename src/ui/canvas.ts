@@ -1,6 +1,6 @@
 /** Canvases: as fine as the screen, and as files. */
 
-/** More pixels for a px nobody sees. */
+/** Most device pixels drawn for a CSS pixel. */
 const MOST_DENSE = 2;
 
 /**

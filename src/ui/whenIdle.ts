@@ -1,5 +1,5 @@
 /**
- * Does something while nobody wants anything else, and answers how to give it up. Not every browser tells when it
+ * Runs a function in idle time, and returns a function that cancels it. Not every browser tells when it
  * is idle: there it is not done ahead, but when it is asked for.
  */
 export function whenIdle(act: (time: IdleDeadline) => void): () => void {

@@ -24,7 +24,7 @@ export interface ChooseNews {
 /** Time between two pieces of news, ms; the first comes sooner. */
 const PACE_MS = 120;
 const FIRST_MS = 20;
-/** More at once nobody reads. */
+/** At most so many rows are sent at once. */
 const MOST_FRESH = 60;
 /** Combinations between two looks at the clock. */
 const STRIDE = 64;

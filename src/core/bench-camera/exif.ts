@@ -55,7 +55,7 @@ function rational(value: number): Uint8Array {
 }
 
 /** The settings as a TIFF structure, big-endian, as EXIF holds them. */
-export function exifBlock(shot: ShotSettings): Uint8Array {
+function exifBlock(shot: ShotSettings): Uint8Array {
   const time = shot.takenAt.replace(/-/g, ':');
   const main = (offset: number): Entry[] => [
     [0x010f, 'ascii', SIMULATED_MAKER],

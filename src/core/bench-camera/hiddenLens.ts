@@ -1,7 +1,7 @@
 /** Lenses for the simulated camera, told by how they behave instead of where their rims stand. */
 import type { Opening, RayLens } from './rays';
 
-export interface HiddenLens {
+interface HiddenLens {
   /** Radius on the sensor at which each rim stops half the iris, mm, and how soft that is wide open. */
   frontEdgeMm: number;
   frontSoftnessMm: number;

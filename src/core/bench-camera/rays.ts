@@ -82,7 +82,7 @@ function bundle(blades: number | null, turn: number): RayBundle {
 }
 
 /** What one point of the sensor gets. */
-export interface TracedLight {
+interface TracedLight {
   /** Share of the rays through the iris that no rim stops, 0..1. */
   through: number;
   /** Light of what is let through, cos⁴ of each ray counted; relative, not yet to the axis. */

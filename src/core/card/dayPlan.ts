@@ -16,7 +16,7 @@ export interface DayRig {
   note: string;
 }
 
-export interface PackRow {
+interface PackRow {
   kind: 'body' | 'lens' | 'part';
   name: string;
   /** How many are needed at once: as often as one rig holds it. */
@@ -26,7 +26,7 @@ export interface PackRow {
   forRigs: number[];
 }
 
-export interface TestRow {
+interface TestRow {
   rigName: string;
   lensName: string;
   /** "18 mm at f/1.8". */

@@ -3,7 +3,7 @@ import type { Availability } from '../kit/records';
 import type { Window } from '../maths';
 
 /** What a job can fail by, the weightiest first: what goes together, then what the gear can do, then what it costs. */
-export const FAIL_CODES = [
+const FAIL_CODES = [
   'fit',
   'stabiliser',
   'autofocus',
@@ -18,7 +18,7 @@ export const FAIL_CODES = [
   'price',
   'source',
 ] as const;
-export type FailCode = (typeof FAIL_CODES)[number];
+type FailCode = (typeof FAIL_CODES)[number];
 
 export interface Fail {
   code: FailCode;

@@ -9,7 +9,7 @@ export interface Share {
   part: number;
   of: number;
 }
-export const ALL: Share = { part: 0, of: 1 };
+const ALL: Share = { part: 0, of: 1 };
 
 /** Where a rig of the kit is left out because something asked is not known of it. */
 const isLeftOut = ({ unknowns }: Candidate, job: Job): boolean =>

@@ -29,7 +29,7 @@ interface Crop {
 const WHOLE: Crop = { cropId: null, digitalZoom: 1 };
 
 /** The crops a mode may be used with, the whole read-out first. */
-export function cropsOf(mode: Mode, job: Job): Crop[] {
+function cropsOf(mode: Mode, job: Job): Crop[] {
   if (!job.crops) return [WHOLE];
   const all = [null, ...mode.crops.map((c) => c.id)].flatMap((cropId) =>
     [...new Set([1, ...mode.digitalZooms])].map((digitalZoom) => ({ cropId, digitalZoom })),

@@ -156,7 +156,7 @@ const plus = ({ whole, known }: Sum, value: number | null): Sum => ({
 type Gear = Pick<Body, 'massG' | 'price' | 'availability'>;
 
 /** What gear is carried and costs, and how it is to be had. */
-export interface Burden {
+interface Burden {
   mass: Sum;
   price: Sum;
   /** The least handy of its sources; null where one of them is not known. */

@@ -5,7 +5,7 @@ import { SAME_VIEW } from '../optics';
 import type { Candidate } from './candidate';
 import { joined } from './covered';
 
-export interface PlanStep {
+interface PlanStep {
   candidate: Candidate;
   /** The views it is taken for, 36x24 mm. */
   views: Window;

@@ -34,7 +34,7 @@ export const byNearness = (a: Candidate, b: Candidate): number =>
   a.fails.length - b.fails.length || awayOf(a) - awayOf(b) || byRank(a, b);
 
 /** A miss is near where one thing alone is missing, and something would mend it. */
-export const isNearMiss = (c: Candidate): boolean =>
+const isNearMiss = (c: Candidate): boolean =>
   c.fails.length === 1 && Number.isFinite(awayOf(c)) && awayOf(c) <= NEAR;
 /** A miss by more than this, as log2 of a ratio, is too far to be shown. */
 const NEAR = 0.7;
@@ -57,8 +57,8 @@ export const nothingKept = (): Kept => ({
   failedBy: {},
 });
 
-export const MOST_PASSING = 1000;
-export const MOST_NEAR = 200;
+const MOST_PASSING = 1000;
+const MOST_NEAR = 200;
 
 /**
  * Takes a candidate into a list of the best. From `most` on the first so many stand in order, and what is worse than

@@ -1,6 +1,6 @@
 /**
- * How far from the middle corners are accepted, for a lens behind a train, over zoom and aperture. Worked out
- * once for a lens and a train, and asked by every body and mode they stand on.
+ * The radius within which corners are accepted, for a lens behind a train, over zoom and aperture. Computed once
+ * for a lens and a train, and used for every body and mode they are put on.
  */
 import { isClearAt, type Travel } from '../frame';
 import { type Offset, type FrameSize, apertureSeries, isAsOpenAs, MARK_SLACK } from '../optics';
@@ -14,7 +14,7 @@ import type { ServedAt } from './candidate';
 
 const NOT_YET = Number.NaN;
 const THIRDS = apertureSeries('third').map((m) => m.exact);
-/** Whole stops among the thirds; between them the accepted circle changes by a hair. */
+/** Every third of the third stops is a whole stop; whole stops are searched first. */
 const THIRDS_A_STOP = 3;
 
 /** The apertures allowed, as f-numbers of the lens itself. */
@@ -107,7 +107,7 @@ const thirdOf = ({ lens }: Reach, third: number): number =>
   Math.min(THIRDS[third] ?? 1, lens.closedFNumber);
 
 /** Every aperture allowed at a focal length: the widest, and the marked third stops beyond it. */
-export function aperturesAt(reach: Reach, focalMm: number, range: ApertureRange): number[] {
+function aperturesAt(reach: Reach, focalMm: number, range: ApertureRange): number[] {
   const first = firstAperture(reach, focalMm, range);
   if (first === null) return [];
   const [from, to] = thirdsAllowed(reach, first, range);

@@ -6,7 +6,7 @@ import { firstClear, type Covered, type Reach } from './reach';
 /** Between no scale-up and the most so many are tried. */
 const SCALE_STEPS = 8;
 
-/** Scale-ups to try at a view, the least first; the one its window ends with is among them, a hair to spare. */
+/** Scale-ups to try at a view, the least first; that of the window's end is among them, slightly enlarged. */
 function scalesToTry(scale: number, most: number): number[] {
   if (most === 1) return [1];
   const even = Array.from({ length: SCALE_STEPS + 1 }, (_, i) => most ** (i / SCALE_STEPS));
@@ -36,7 +36,7 @@ function servedAnew(
   const [first] = views;
   if (!first) return null;
   const { focalMinMm, focalMaxMm } = reach.lens;
-  // As wide as is wanted, no wider than there is; a hair inside the end.
+  // The widest view that is wanted and served; slightly inside the window's end, where rounding cannot lose it.
   const inside = first.to > first.from ? 1.0005 : 1;
   const view = Math.min(first.to, Math.max(first.from, viewFrom) * inside);
   for (const postScale of scalesToTry(scale, mostScale)) {

@@ -1,7 +1,7 @@
 /** The best trade-offs among what passes: nothing is wider, brighter and lighter at once. */
 import type { Candidate } from './candidate';
 
-export const TRADE_OFF_COSTS = ['massG', 'price'] as const;
+const TRADE_OFF_COSTS = ['massG', 'price'] as const;
 export type TradeOffCost = (typeof TRADE_OFF_COSTS)[number];
 
 const widest = ({ views }: Candidate): number => views[0]?.from ?? Infinity;
@@ -22,7 +22,7 @@ const figuresOf = (c: Candidate, cost: TradeOffCost): string =>
 
 /**
  * Those that no other beats in views, light and what they weigh or cost together. One whose mass or price is not
- * known is on no front: nobody can say.
+ * known is left out: it cannot be compared.
  */
 export function tradeOffsOf(candidates: readonly Candidate[], cost: TradeOffCost): Candidate[] {
   const known = candidates.filter((c) => c[cost] !== null);

@@ -112,7 +112,7 @@ const UNKNOWN_WORDS: Readonly<Record<Unknown, string>> = {
   'rear glass': 'rear glass never measured',
 };
 
-export const unknownWords = (unknowns: readonly Unknown[]): string =>
+const unknownWords = (unknowns: readonly Unknown[]): string =>
   unknowns.map((u) => UNKNOWN_WORDS[u]).join(', ');
 
 /** Why it passes, or everything it is known to fail by, in one sentence. */

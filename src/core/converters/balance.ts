@@ -5,7 +5,7 @@ import type { Rig } from '../rig';
 /** Standard gravity, m/s² (ISO 80000-3). */
 const GRAVITY = 9.80665;
 
-export interface Balance {
+interface Balance {
   /** How far before the body's mount, mm. */
   aheadMm: number;
   /** What it turns the mount with, N m. */

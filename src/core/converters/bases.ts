@@ -3,7 +3,7 @@ import { type DepthBasis, diagonalMm } from '../optics';
 import { fWords, fixed, metres } from '../words';
 import type { ConverterColumn } from './columns';
 
-export interface BasisWords {
+interface BasisWords {
   title: string;
   sentence: string;
 }

@@ -8,7 +8,7 @@ import { frontFactor, trainFactor } from '../rig/train';
 import { fixed } from '../words';
 import { trainWords } from '../sweep';
 
-export type ColumnKind = 'base' | 'converter' | 'crop';
+type ColumnKind = 'base' | 'converter' | 'crop';
 
 export interface ConverterColumn {
   id: string;
@@ -28,7 +28,7 @@ export interface Unfitting {
   reasons: readonly string[];
 }
 
-export interface Weighing {
+interface Weighing {
   /** The lens on the body without a converter. */
   base: ConverterColumn;
   /** Whether it goes on the body that way; where not it stands as a figure to compare with. */
@@ -36,7 +36,7 @@ export interface Weighing {
   converters: readonly ConverterColumn[];
 }
 
-/** More side by side nobody reads. */
+/** At most so many converters are compared. */
 const MOST_CONVERTERS = 8;
 /** The farthest a crop is scaled up. */
 const MOST_SCALE = 8;

@@ -2,7 +2,7 @@
 
 export type Difference = 'seen' | 'not seen';
 
-/** Less light nobody sees, stops; and less of anything else, as a share. Common practice, no source. */
+/** The least difference that is seen: of light, stops, and of anything else, a share. Common practice, no source. */
 export const SEEN_SHARE = 0.02;
 export const SEEN_STOPS = 0.1;
 

@@ -5,7 +5,7 @@ import { fWords, metres, shutterWords } from '../words';
 import type { ConverterColumn } from './columns';
 import { spillMm } from './flare';
 
-export interface Technique {
+interface Technique {
   id: string;
   words: string;
   /** Why it is said of this rig. */

@@ -8,7 +8,7 @@ export const MOST_GAIN = 8;
 /** Steps of the table; between them the gain of a halo runs straight to a thousandth of a stop. */
 const STEPS = 4096;
 
-export interface GainTable {
+interface GainTable {
   /** Gain at so many steps of r² from the halo's centre to `mostMm`. */
   gains: Float32Array;
   mostMm: number;

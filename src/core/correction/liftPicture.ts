@@ -91,7 +91,7 @@ export function liftCost(halo: Halo, frame: FrameOnSensor): LiftCost {
   };
 }
 
-export interface Lifted {
+interface Lifted {
   image: PixelImage;
   /** Share of pixels the lift drove into full white that were not there before, 0..1. */
   clippedShare: number;

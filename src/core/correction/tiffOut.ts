@@ -15,7 +15,7 @@ export interface TiffTag {
   inner?: readonly TiffTag[];
 }
 
-export interface TiffPicture {
+interface TiffPicture {
   widthPx: number;
   heightPx: number;
   channels: 1 | 2 | 3 | 4;

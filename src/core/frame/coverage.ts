@@ -82,12 +82,12 @@ export function isClearAt(
   return transmission >= HARD_TRANSMISSION && light >= 2 ** -limitStops;
 }
 
-/** So far below what is accepted that nobody asks how far, stops. */
+/** The least spare light that is returned, stops: below it the corner is black. */
 const FAR_BELOW = -20;
 
 /**
  * Light to spare at the worst corner over the travel before the verdict is no longer Clear, stops; negative
- * where it is not. Runs on without a jump, so that the place where it passes nought can be sought.
+ * where it is not. Continuous along a ring, so that the place where it crosses zero can be searched for.
  */
 export function spareStopsAt(
   halo: Halo,
@@ -105,14 +105,9 @@ export function spareStopsAt(
 }
 
 /** Darkness at each corner, stops; null where no light comes. */
-export type CornerStops = [
-  tl: number | null,
-  tr: number | null,
-  br: number | null,
-  bl: number | null,
-];
+type CornerStops = [tl: number | null, tr: number | null, br: number | null, bl: number | null];
 
-export interface CleanFrames {
+interface CleanFrames {
   /** About the middle of the frame. */
   concentric: FrameSize;
   /** Anywhere within the frame. */

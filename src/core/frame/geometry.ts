@@ -22,7 +22,7 @@ export const CORNERS = [
   [-1, 1],
 ] as const;
 
-export type PerCorner = [tl: number, tr: number, br: number, bl: number];
+type PerCorner = [tl: number, tr: number, br: number, bl: number];
 
 /** Distance from the circle's centre to each corner, mm. */
 export function cornerRadii(frame: FrameSize, offset: Offset): PerCorner {

@@ -29,7 +29,7 @@ export function cornerLift(halo: Halo, frame: FrameSize, limitStops: number): Co
 }
 
 /** What linear values are multiplied by to even out a frame, at the places people look at. */
-export interface FrameGains {
+interface FrameGains {
   side: number | null;
   top: number | null;
   /** Null where no light arrives; so for the others. */

@@ -25,7 +25,7 @@ export function fitAspect(frame: FrameSize, aspect: number | null): FrameSize {
     : { widthMm, heightMm: widthMm / aspect };
 }
 
-export interface CropChoice {
+interface CropChoice {
   /** Delivered aspect after desqueeze; null for the whole read-out. */
   aspect: number | null;
   digitalZoom: number;

@@ -224,14 +224,14 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
   },
 ];
 
-/** Less than these nobody sees: a step, a share of size, a share of the picture. */
+/** Differences below these are not mentioned: a step, a share of size, a share of the picture. */
 const SAME = { stepM: 0.01, size: 0.02, share: 0.002, stops: 0.1 } as const;
 
 /** Whether two pictures show the miller as large. */
 export const isAsLarge = (first: Shot, other: Shot): boolean =>
   Math.abs(headShare(other) / headShare(first) - 1) <= SAME.size;
 
-export interface FramingWords {
+interface FramingWords {
   headline: string;
   sentence: string;
 }

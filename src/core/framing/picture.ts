@@ -4,7 +4,7 @@ import { catsEye } from './catsEye';
 import { backgroundOf, lampsOf, peopleOf, type Ink, type Outline, type Scene } from './scene';
 import { seenAt, type Seen, type Shot } from './shot';
 
-export interface PicturePoint {
+interface PicturePoint {
   /** In the upright picture, mm from its middle on the sensor; desqueezed. */
   xMm: number;
   yMm: number;

@@ -23,7 +23,7 @@ export interface Shot {
   field: { widthM: number; heightM: number };
 }
 
-/** A difference nobody minds in where a camera stands, as a share. */
+/** Two places of a camera count as one where their distances differ by less than this share. */
 const SAME_PLACE = 0.02;
 
 interface Sharp {

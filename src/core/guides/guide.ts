@@ -21,7 +21,7 @@ export interface GuideEllipse {
   ry: number;
 }
 
-export interface GuideChoice {
+interface GuideChoice {
   /** Share of the delivered frame kept around the frame that is composed for, 0..0.4. */
   protection: number;
   /** Whether the picture is stretched by the squeeze first, as a monitor shows it. */
@@ -45,7 +45,7 @@ export interface Guide {
 }
 
 /** Larger pictures no browser draws. */
-export const MOST_GUIDE_PX = 16_384;
+const MOST_GUIDE_PX = 16_384;
 export const MOST_PROTECTION = 0.4;
 
 /** The guide of a rig as it is set; refused where its picture is too large to be drawn. */

@@ -156,7 +156,7 @@ function marksAbout(marks: readonly Mark[], focalMm: number): Between | null {
 
 /** Nearer to a mark than this share of the way, the other is not said to be behind a figure. */
 const AT_MARK = 0.02;
-/** Outside the samples by less, octaves, nobody minds. */
+/** No doubt is stated for a focal length outside the samples by less than this, octaves. */
 const SLIGHTLY_OUTSIDE = 0.02;
 
 const worstKind = (kinds: readonly EvidenceKind[]): EvidenceKind =>

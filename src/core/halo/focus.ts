@@ -12,7 +12,7 @@ export interface Setting {
   extensionMm?: number;
 }
 
-/** Real lenses shorten or lengthen close up, but not by more than this. */
+/** The focal length close up is held within these shares of the engraved one. */
 const SHORTEST_SHARE = 0.5;
 const LONGEST_SHARE = 1.3;
 /** A zoom tells its greatest magnification of its long end. */
@@ -22,7 +22,7 @@ const LONG_END_SHARE = 0.98;
  * Focal length at an engraved distance, mm: where a lens tells its closest focus and what it magnifies there,
  * it runs from the engraved one, at infinity, to the one that keeps both figures; else it stays.
  */
-export function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | null): number {
+function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | null): number {
   const { maxMagnification: most, closestFocusM, focalMaxMm, estimated } = lens;
   if (focusM === null || most === null || estimated.includes('closestFocusM')) return focalMm;
   if (focalMm < focalMaxMm * LONG_END_SHARE) return focalMm;

@@ -12,7 +12,7 @@ import { PRIOR_CONSTANTS } from './priorConstants';
 import type { Halo } from './rims';
 
 /** A halo by shares of the format the lens was made for. */
-export interface HaloShares {
+interface HaloShares {
   /** Edge radius of the front rim over half the diagonal. */
   edge: number;
   /** Softness of the front rim wide open over its edge radius. */
@@ -21,7 +21,7 @@ export interface HaloShares {
   exitPupil: number;
 }
 
-export interface Prior extends HaloShares {
+interface Prior extends HaloShares {
   /**
    * How far lenses of the kind scatter: standard deviations of the logarithms of edge and softness, and that
    * of natural falloff, 1/L², as a share of the usual.
@@ -79,8 +79,8 @@ export const EDGE_SIGMA = 0.07;
  * The second rim of such a lens: wider and softer than the first. With it two figures describe what the
  * corners do over the apertures about as well as two free rims would; see docs/optics.md.
  */
-export const REAR_EDGE = 1.7;
-export const REAR_SOFTNESS = 2.5;
+const REAR_EDGE = 1.7;
+const REAR_SOFTNESS = 2.5;
 
 const sum = (weights: readonly number[], features: readonly number[]): number =>
   features.reduce((total, v, i) => total + v * (weights[i] ?? 0), 0);
@@ -137,7 +137,7 @@ export function haloOfShares(
 }
 
 /** Where a lens at `focalMm` stands among its kind. */
-export function lensKind(lens: Lens, focalMm: number): LensKind {
+function lensKind(lens: Lens, focalMm: number): LensKind {
   const share = Math.log(focalMm / lens.focalMinMm) / Math.log(lens.focalMaxMm / lens.focalMinMm);
   return {
     focalShare: focalMm / diagonalMm(lens.designFormat),

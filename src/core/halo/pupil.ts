@@ -4,7 +4,7 @@ import { clamp, keptFor } from '../maths';
 import { focusMagnification } from '../optics';
 import { usualExitPupilMm } from './priors';
 
-/** Nothing outside is built. */
+/** The range of pupil magnifications that lenses have; values are held within it. */
 const LEAST = 0.2;
 const MOST = 10;
 

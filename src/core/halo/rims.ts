@@ -38,7 +38,7 @@ const modelSoftness = (rim: Rim): number =>
    a common parabola plus a straight line. The shortest chord follows the lowest line, and the lowest of
    some lines is a chain of straight pieces of falling slope. Each piece integrates in closed form. */
 /** More rims than any train has: a lens has two, and each of its parts one. */
-export const MOST_RIMS = 15;
+const MOST_RIMS = 15;
 const MOST_DISCS = MOST_RIMS + 1;
 /* Laid out anew for each radius and read within the same call: nothing here may be called from within. */
 const centreOf = new Float64Array(MOST_DISCS);
@@ -189,7 +189,7 @@ export function naturalFalloff(rMm: number, exitPupilMm: number): number {
 }
 
 /** What one point of the halo gets. */
-export interface PointLight {
+interface PointLight {
   /** Share let through by the rims, 0..1. */
   transmission: number;
   /** Light relative to the axis, rims and natural falloff together, 0..1. */

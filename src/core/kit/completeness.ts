@@ -11,7 +11,7 @@ import {
 } from './records';
 import type { KitTable } from './fields';
 
-export interface Hint {
+interface Hint {
   /** The field that would settle it. */
   path: string;
   sentence: string;

@@ -143,7 +143,7 @@ const FASTEST_SHORT = [
   { below: 0.32, fNumber: 1.3 },
 ] as const;
 
-export interface SpeedFacts {
+interface SpeedFacts {
   focalMinMm: number;
   focalMaxMm: number;
   openFNumberWide: number;

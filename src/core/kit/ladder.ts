@@ -45,7 +45,7 @@ const CLUE_WORDS = {
 } as const;
 type Measured = keyof typeof TOLERANCES;
 
-export interface FoundMount {
+interface FoundMount {
   mount: Mount;
   /** Clues that agree, and that do not. A clue the mount says nothing of is in neither. */
   agrees: string[];

@@ -11,7 +11,7 @@ import { isJson, type Json, RECORDS_VERSION, TABLE_NAMES, type TableName } from 
 /** The tables of a workspace, and the judgement that stands beside them. */
 export type Migrated = TableName | 'judgement';
 
-export interface Migration {
+interface Migration {
   /** The version it brings records to, from the one before. */
   to: number;
   /** What that version knows more, or says differently. */

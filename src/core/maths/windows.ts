@@ -42,7 +42,7 @@ export interface Known {
 
 /**
  * Stretches along which `of` is not negative, in order, among places (rising, at least one) where it is known: by
- * its sign and about how far from nought; there it may be told in another measure. Where a peak or a dip between
+ * its sign and about how far it is from zero, which may be in another measure. Where a peak or a dip between
  * three places may pass nought unseen, it is looked for. Between two places the figure must have no more than one
  * peak or dip.
  */
@@ -63,7 +63,7 @@ export function windowsAmong(of: (x: number) => number, known: readonly Known[])
   return windowsThrough(of, points);
 }
 
-/** Whether a dip of what is above nought, or a peak of what is below, may pass nought about a point. */
+/** Whether the function may cross zero unseen about a point: a dip from above, or a peak from below. */
 function mayHideTurn(point: Known, before: Known, after: Known): boolean {
   const sign = point.value >= 0 ? 1 : -1;
   const fromBefore = (before.value - point.value) * sign;

@@ -4,7 +4,7 @@ import { middleLight } from './light';
 import { rimsOf } from './fit';
 import type { FrameEvidence } from './measureFrame';
 
-export interface ViewProfilePoint {
+interface ViewProfilePoint {
   radiusMm: number;
   /** Stops below the middle, measured; + is darker. */
   measured: number;

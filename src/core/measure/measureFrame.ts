@@ -29,7 +29,7 @@ export interface FrameEvidence {
   fit: HaloFit | null;
 }
 
-export interface MeasureOptions extends GridOptions {
+interface MeasureOptions extends GridOptions {
   sensor: FrameSize;
   tone: Tone;
 }

@@ -108,7 +108,7 @@ export interface GridOptions {
   exitPupilMm?: number | null;
 }
 
-export interface MeasuredGrid {
+interface MeasuredGrid {
   measure: FrameMeasure;
   profile: ProfilePoint[];
   fit: HaloFit;

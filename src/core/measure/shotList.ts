@@ -16,7 +16,7 @@ const FOCALS = 4;
 const rounded = (mm: number): number => (mm < 30 ? Math.round(mm * 2) / 2 : Math.round(mm));
 
 /** Focal lengths worth a frame: both ends of a zoom, and evenly between by ratio. */
-export function focalsFor({ focalMinMm, focalMaxMm }: Lens): number[] {
+function focalsFor({ focalMinMm, focalMaxMm }: Lens): number[] {
   if (focalMaxMm <= focalMinMm) return [focalMinMm];
   const ratio = focalMaxMm / focalMinMm;
   const between = Array.from({ length: FOCALS - 2 }, (_, i) =>

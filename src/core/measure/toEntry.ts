@@ -4,7 +4,7 @@ import type { FrameMeasure } from './measureGrid';
 import { METHOD_VERSION } from './method';
 
 /** What the log keeps of a measure itself, beside when, where and on what it was taken. */
-export type MeasuredFigures = Pick<
+type MeasuredFigures = Pick<
   Measurement,
   | 'status'
   | 'halfLightMm'

@@ -1,8 +1,8 @@
 /** f-numbers as engraved and as cameras print them (ISO 517 series), and the exact values behind them. */
 
-export type ApertureStep = 'full' | 'half' | 'third';
+type ApertureStep = 'full' | 'half' | 'third';
 
-export interface MarkedAperture {
+interface MarkedAperture {
   /** Exact f-number, 2^(n/2), 2^(n/4) or 2^(n/6). */
   exact: number;
   /** What is engraved or printed, best known spelling first. */

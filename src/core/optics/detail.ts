@@ -33,7 +33,7 @@ export function converterLoss(factor: number): number {
   return Math.min(0.2, 0.05 * (Math.log2(factor) / Math.log2(1.4)));
 }
 
-export interface DetailInputs {
+interface DetailInputs {
   /** Lens alone, in the middle, lp/mm. */
   lensResolution: number;
   /** Magnification of the parts behind it. */

@@ -31,7 +31,7 @@ export const distanceInFocals = (m: number): number => 2 + m + 1 / m;
 export const angleOfView = (sideMm: number, focalMm: number, magnification = 0): number =>
   2 * Math.atan(sideMm / (2 * focalMm * (1 + magnification))) * DEG;
 
-/** Views nearer than this, as a ratio, are one: nobody sees a thousandth. */
+/** Two views count as one where their focal lengths differ by less than this ratio. */
 export const SAME_VIEW = 1.001;
 
 export interface Angles {

@@ -32,7 +32,7 @@ export interface Strike {
   state: 'clear' | 'close' | 'strikes' | 'not known';
 }
 
-export interface RegisterFit {
+interface RegisterFit {
   /** How much too long (+) or too short (-) the plain train holds the lens, mm; null without registers, or where nobody told the mounts. */
   errorMm: number | null;
   /** The same with tubes and helicoid run out: how far before the sensor infinity falls, mm. */
@@ -42,7 +42,7 @@ export interface RegisterFit {
   farthestFocusM: number | null;
 }
 
-export interface CoverGlass {
+interface CoverGlass {
   /** How far it carries the focus back, mm; registers in air have it to be allowed for. */
   shiftMm: number;
   /** How much farther the marginal rays are carried at the f-number in use, mm: softness at the edges. */

@@ -15,7 +15,7 @@ export interface Spot {
   marginMm: number;
 }
 
-export interface Widening {
+interface Widening {
   words: string;
   change: Partial<RigSettings>;
   /** Where along the zoom it would be Clear at the aperture in use. */
@@ -63,7 +63,7 @@ const spotAt = (rig: Rig): Spot => {
 /** The roomier of two spots. */
 const roomier = (a: Spot | null, b: Spot): Spot => (a === null || b.marginMm > a.marginMm ? b : a);
 
-/** Ends of windows are Clear to a hair; a figure that is dialled must be. */
+/** Ends of windows are exact; a figure that is dialled is rounded to tenths, inward. */
 const FOCAL_STEP = 10;
 const dialled = (focalMm: number): number => Math.ceil(focalMm * FOCAL_STEP - 1e-6) / FOCAL_STEP;
 

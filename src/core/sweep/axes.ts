@@ -134,7 +134,7 @@ const stabiliserSteps = (): SweepStep[] =>
     setStep('stabiliser', stabiliser ? 'on' : 'off', null, { stabiliser }),
   );
 
-export interface StepChoice {
+interface StepChoice {
   /** What may stand between lens and body. */
   chains: readonly (readonly Part[])[];
   /** How many focal lengths. */
@@ -183,7 +183,7 @@ function apertureTrouble(lens: Lens, parts: readonly Part[], asked: number, got:
 /** Focal lengths nearer than this, as a share, are one. */
 const SAME_FOCAL = 0.005;
 
-export interface AskedRig {
+interface AskedRig {
   rig: Rig;
   /** Why the rig cannot be set as asked, a few words; null where it can. */
   cannot: string | null;

@@ -8,7 +8,7 @@ import { zoomPlaces } from './zoomWindows';
 
 export type CurveAxis = 'focal' | 'aperture';
 
-export interface CurvePoint {
+interface CurvePoint {
   /** Focal length, mm, or f-number. */
   at: number;
   /** Diameter within which corners are accepted, mm. */

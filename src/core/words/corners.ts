@@ -5,7 +5,7 @@ import { fixed, stopsWords } from './figures';
 export const CORNER_NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
 
 /** A corner this dark, stops, is called black: less than a thirty-second of the light. */
-export const BLACK_STOPS = 5;
+const BLACK_STOPS = 5;
 
 /** Darkness of a corner that is not black; null where it is. */
 const notBlack = (darkness: number | null): number | null =>

@@ -76,7 +76,7 @@ export const scaleUpWords = (scale: number): string =>
 
 export const megapixels = (value: number): string => `${fixed(value, 1)} MP`;
 
-/** Line pairs a mm; more than whole ones nobody can tell. */
+/** Line pairs a mm, whole: no finer figure can be measured. */
 export const lpMm = (value: number): string => `${fixed(value, 0)} lp/mm`;
 
 /** Duration of a piece of work: "0.28 s". */

@@ -28,7 +28,7 @@ const USES: readonly Chip[] = [
   { id: 'video', label: 'Video' },
 ];
 
-export type CameraAnswers = Pick<
+type CameraAnswers = Pick<
   StartAnswers,
   'cameraName' | 'sensorId' | 'megapixels' | 'isStabilised' | 'use' | 'cameraMountId' | 'ownNames'
 >;

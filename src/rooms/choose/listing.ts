@@ -5,7 +5,7 @@ import { wholeName, type Namer } from './names';
 export const SORTS = ['best first', 'widest view', 'most light', 'lightest', 'cheapest'] as const;
 export type Sort = (typeof SORTS)[number];
 export const GROUPINGS = ['not grouped', 'by lens', 'by body'] as const;
-export type Grouping = (typeof GROUPINGS)[number];
+type Grouping = (typeof GROUPINGS)[number];
 
 export interface Listing {
   sort: Sort;

@@ -56,7 +56,7 @@ function search(workspace: Workspace, job: Job, draw: (found: Found) => Promise<
   let drawing = Promise.resolve();
   /** Shows how far it is, where that is due; kept once nothing is being drawn. */
   const report = (state: Found['state']): Promise<void> => {
-    // More often nobody reads it, and the page has other things to do.
+    // Shown no more often than it can be read: the page has other things to do.
     if (state === 'running' && performance.now() - toldAt < PACE_MS) return drawing;
     toldAt = performance.now();
     drawing = draw({

@@ -16,7 +16,7 @@ import type { KitActions } from './useKit';
 export type KitDialog = `quick ${QuickTable}` | 'bargain' | 'finder' | 'csv-in' | 'lensfun';
 
 /** Tables whose records are told by a few facts. */
-export type QuickTable = Exclude<KitTable, 'markings'>;
+type QuickTable = Exclude<KitTable, 'markings'>;
 
 interface KitDialogsProps {
   open: KitDialog | null;

@@ -21,7 +21,7 @@ export type FrameReading =
   | 'lift'
   | 'gain';
 
-export interface FigureRow {
+interface FigureRow {
   reading: FrameReading;
   name: string;
   figure: string;

@@ -18,7 +18,7 @@ export const localTime = (): string => {
 };
 
 /** What the simulated camera had hidden at one aperture. */
-export interface Hidden {
+interface Hidden {
   fNumber: number;
   halfLightMm: number | null;
 }

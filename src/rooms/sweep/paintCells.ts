@@ -10,7 +10,7 @@ import { frameBox, type MatrixLayout } from './matrixLayout';
 /** Enough for a frame of a thumb's width. */
 const SAMPLES = 24;
 
-export interface CellLight {
+interface CellLight {
   box: Box;
   /** Centre of the halo and how far the stops reach, px. */
   x: number;

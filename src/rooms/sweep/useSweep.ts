@@ -14,7 +14,7 @@ export interface Axes {
 }
 
 /** A zoom is asked over its focal lengths, a prime over its apertures. */
-export const usualAxes = ({ lens }: Rig): Axes =>
+const usualAxes = ({ lens }: Rig): Axes =>
   isZoom(lens) ? { rows: 'aperture', columns: 'focal' } : { rows: 'mode', columns: 'aperture' };
 
 interface Choice {

@@ -3,7 +3,7 @@
 import { useSyncExternalStore } from 'react';
 import { TAKE_OVER } from '@/offline/messages';
 
-export type Offline =
+type Offline =
   /** Not asked yet, or this is the program as one works on it. */
   | 'not asked'
   /** The browser keeps nothing for this address. */

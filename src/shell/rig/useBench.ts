@@ -32,7 +32,7 @@ interface Draft {
 }
 
 /** Records that come into the kit. */
-export type NewGear = { readonly [T in KitTable]?: readonly Tables[T][] };
+type NewGear = { readonly [T in KitTable]?: readonly Tables[T][] };
 
 const GEAR_TABLES = ['mounts', 'bodies', 'lenses', 'parts'] as const;
 

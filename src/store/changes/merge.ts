@@ -4,7 +4,7 @@
  */
 import { isJson, ownField, sameValue } from '@/core/kit/records';
 
-export interface Merged {
+interface Merged {
   value: unknown;
   /** Where both sides changed the same thing to different values; the change made here stands. */
   conflicts: string[];

@@ -24,7 +24,7 @@ export interface JudgementRecord extends Judgement {
 /** Where what a workspace file says beside its tables is kept, for the way out again. */
 export const EXTRAS_ID = 'file-extras';
 
-export interface ExtrasRecord {
+interface ExtrasRecord {
   id: typeof EXTRAS_ID;
   fields: Record<string, unknown>;
 }
@@ -60,7 +60,7 @@ export interface Backup {
 }
 
 /** What a backup holds, apart from it, so that a list of backups does not read them all. */
-export interface BackupText {
+interface BackupText {
   /** Id of the backup. */
   id: number;
   /** The workspace file; it states the version of its records and is brought up when it is read. */

@@ -63,7 +63,7 @@ const onlyHere = (here: Workspace, file: Workspace, table: TableName): number =>
 };
 
 /** How many records of a table are in each state, and how many are not in the file. */
-export type ImportCounts = Record<ItemState | 'only here', number>;
+type ImportCounts = Record<ItemState | 'only here', number>;
 
 /** What a file would bring, before any of it is written. */
 export interface ImportPreview {

@@ -56,7 +56,7 @@ const Spoken = styled.span`
   clip-path: inset(50%);
 `;
 
-export interface SortableItem {
+interface SortableItem {
   /** The same item keeps its key wherever it stands. */
   key: string;
   name: string;

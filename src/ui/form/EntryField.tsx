@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { engraved, FORM_COLUMNS } from '../theme/type';
 import { FormName, useTyped } from './useTyped';
 
-export const FieldRow = styled.div`
+const FieldRow = styled.div`
   display: grid;
   grid-template-columns: ${FORM_COLUMNS};
   align-items: baseline;

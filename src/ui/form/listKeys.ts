@@ -1,7 +1,7 @@
 /** Keys of list entries that have no id of their own, so that what is typed in one stays with it. */
 import { sameValue } from '@/core/kit/records';
 
-export interface Keyed {
+interface Keyed {
   items: readonly unknown[];
   keys: readonly number[];
 }

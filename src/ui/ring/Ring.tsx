@@ -9,13 +9,13 @@ import { useRing } from './useRing';
 import { ValueField } from './ValueField';
 
 /** A stretch of the ring with one verdict, places 0..1. */
-export interface RibbonStretch {
+interface RibbonStretch {
   from: number;
   to: number;
   kind: VerdictKind;
 }
 
-export interface RingProps {
+interface RingProps {
   /** What the ring turns: "Zoom". */
   name: string;
   scale: BarrelScale;

@@ -6,7 +6,7 @@ import { nearestDetent, stepDetents, type BarrelScale } from './scale';
 const CLICK_PX = 5;
 const FINE_STEP = 0.005;
 
-export interface RingBehaviour {
+interface RingBehaviour {
   scale: BarrelScale;
   value: number;
   /** While the ring is being turned. */

@@ -42,5 +42,5 @@ export const shadeStops = (
 
 /** A blur disc of a diameter, as the deviation of a bell curve about as wide. */
 export const deviationOf = (blur: number): number => blur / 4;
-/** Smaller blur nobody sees, px. */
+/** A smaller blur is not drawn, px. */
 export const LEAST_BLUR_PX = 0.6;

@@ -80,7 +80,7 @@ export function zoomToCircle(view: StageView, zoom: Zoom, centre: Offset, radius
   return { factor: Math.min(MOST_ZOOM, Math.max(LEAST_ZOOM, factor)), middle: centre };
 }
 
-export interface RulerMark {
+interface RulerMark {
   mm: number;
   px: number;
   figure: boolean;

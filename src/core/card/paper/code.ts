@@ -5,7 +5,7 @@ import { INKS, rectPath, type PathItem } from './paper';
 /** Larger codes have modules too fine for a phone held over a card by torch. */
 const MOST_VERSION = 25;
 /** Free margin all round, modules. */
-export const QUIET = 4;
+const QUIET = 4;
 
 export interface PrintedCode {
   /** Modules on a side, without the margin. */

@@ -36,7 +36,7 @@ export interface PathItem {
 }
 
 /** Items of which only what lies within the box is seen. */
-export interface ClipItem {
+interface ClipItem {
   kind: 'clip';
   x: number;
   y: number;

@@ -17,7 +17,7 @@ const MARGIN = 6;
 const FOOT = 6;
 const LEADING = 1.26;
 
-export interface TextStyle {
+interface TextStyle {
   size: number;
   weight?: Weight;
   ink?: string;

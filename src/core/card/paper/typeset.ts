@@ -5,7 +5,7 @@ import type { Weight } from './paper';
 /** Fonts of one weight, the first that has a character sets it. */
 export type FontFiles = Readonly<Record<Weight, readonly Uint8Array[]>>;
 
-export interface FontRun {
+interface FontRun {
   /** Place of the font among those of its weight. */
   font: number;
   text: string;

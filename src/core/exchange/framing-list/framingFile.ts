@@ -171,7 +171,7 @@ export interface FoundFraming {
   aspect: number;
 }
 
-export interface ReadFraming {
+interface ReadFraming {
   list: FramingDecisionList;
   /** The file as it was, for writing it out again with nothing lost. */
   known: Json;
@@ -211,7 +211,7 @@ export function readFraming(textOfFile: string, name: string): Result<ReadFramin
     : fail('noFraming', '/contexts', `${name} holds no framing decision with a size.`);
 }
 
-export interface TakenFraming {
+interface TakenFraming {
   modeId: string;
   change: Pick<RigSettings, 'aspect' | 'postScale' | 'digitalZoom' | 'cropId'>;
   /** What does not agree between the list and the rig, a sentence each. */

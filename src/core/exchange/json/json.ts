@@ -24,7 +24,7 @@ export function checkSize(bytes: number, name: string): Result<null> {
 const DEEPEST = 64;
 
 /** Whether lists and objects of a JSON text stand more than `most` deep in one another. */
-export function isTooDeep(text: string, most = DEEPEST): boolean {
+function isTooDeep(text: string, most = DEEPEST): boolean {
   let depth = 0;
   let inText = false;
   for (let i = 0; i < text.length; i += 1) {

@@ -42,12 +42,12 @@ export interface LensfunCamera {
   cropFactor: number;
 }
 
-export interface LensfunMount {
+interface LensfunMount {
   name: string;
   compatible: string[];
 }
 
-export interface LensfunDatabase {
+interface LensfunDatabase {
   mounts: LensfunMount[];
   cameras: LensfunCamera[];
   lenses: LensfunLens[];

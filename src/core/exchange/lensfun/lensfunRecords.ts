@@ -144,7 +144,7 @@ const SIGMA_SHARE_UNSEEN = 0.06;
 const SIGMA_SEEN_MM = 0.5;
 
 /** One falloff sample for each focal length that was calibrated, from the widest aperture and one near f/8. */
-export function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string): HaloSample[] {
+function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string): HaloSample[] {
   const cornerMm = diagonalMm(FULL_FRAME) / 2 / lens.cropFactor;
   const far = (focalMm: number) => {
     const here = lens.vignetting.filter((v) => v.focalMm === focalMm);
@@ -189,7 +189,7 @@ export function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string)
 }
 
 /** The mount of the kit that goes by a name of the database, or the name itself where none does. */
-export function mountIdFor(name: string, mounts: readonly Mount[]): string {
+function mountIdFor(name: string, mounts: readonly Mount[]): string {
   const sought = name.trim().toLowerCase();
   const known = mounts.find(
     (m) => m.name.toLowerCase() === sought || m.aliases.some((a) => a.toLowerCase() === sought),

@@ -24,7 +24,7 @@ const FAR_M = 1000;
 const PLACES = 60;
 const NOTHING_HELD: ReadonlySet<number> = new Set();
 
-export interface PaFit {
+interface PaFit {
   k: readonly [number, number, number];
   /** Share of the way to the corner within which the error stays below FIT_STOPS. */
   validShare: number;
@@ -66,7 +66,7 @@ const errorOf = (k: PaFit['k'], light: readonly number[], share: number): number
   }, 0);
 
 /** The fit over as much of the radius as it holds for; or in words why there is none. */
-export function fitPa(halo: Halo, halfDiagonalMm: number): PaFit | string {
+function fitPa(halo: Halo, halfDiagonalMm: number): PaFit | string {
   const at = Array.from({ length: PLACES }, (_, i) =>
     lightAt(halo, ((i + 1) / PLACES) * halfDiagonalMm),
   );
@@ -92,7 +92,7 @@ export function fitPa(halo: Halo, halfDiagonalMm: number): PaFit | string {
 /** Enough digits for a gain to a ten-thousandth of a stop. */
 const figure = (value: number): number => Number(value.toPrecision(8));
 
-export interface LensfunPoint {
+interface LensfunPoint {
   /** What the camera's file says: focal length and f-number through the train. */
   focalMm: number;
   fNumber: number;
@@ -101,7 +101,7 @@ export interface LensfunPoint {
   fit: PaFit;
 }
 
-export interface LensfunProfile {
+interface LensfunProfile {
   xml: string;
   points: LensfunPoint[];
   /** Settings left out, each with its reason. */

@@ -19,7 +19,7 @@ function toldOf(job: Job): Record<string, unknown> {
 export const jobQuery = (job: Job): string =>
   new URLSearchParams({ job: job.id, told: JSON.stringify(toldOf(job)) }).toString();
 
-export interface JobLink {
+interface JobLink {
   jobId: string;
   /** The job as the link tells it; null where it tells none, or none that can be. */
   told: Job | null;

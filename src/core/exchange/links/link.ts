@@ -1,7 +1,7 @@
 /** A rig and its settings as the query of an address, and back. */
 import type { RigSettings } from '../../kit/records';
 
-export interface RigLink {
+interface RigLink {
   rigId: string;
   settings: Partial<RigSettings>;
 }

@@ -1,7 +1,7 @@
 /** A sweep as the query of an address, and back. */
 import { SWEEP_AXES, type SweepAxis } from '../../sweep';
 
-export interface SweepLink {
+interface SweepLink {
   rigId: string;
   rows: SweepAxis | null;
   columns: SweepAxis | null;

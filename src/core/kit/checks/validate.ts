@@ -111,7 +111,7 @@ function problemOf(root: JsonSchema, data: unknown, error: ErrorObject): Problem
   };
 }
 
-/** More problems of one value nobody reads. */
+/** At most so many problems of one value are listed. */
 const MOST_PROBLEMS = 100;
 
 /** The first of many problems, and how many more there are; only those told are put into words. */

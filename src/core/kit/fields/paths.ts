@@ -3,7 +3,7 @@
 type Inner = Readonly<Record<string, unknown>>;
 
 /** What sort of field a value of type V is edited in. */
-export type SortOf<V> = [null] extends [V]
+type SortOf<V> = [null] extends [V]
   ? [NonNullable<V>] extends [number]
     ? 'number'
     : [NonNullable<V>] extends [readonly unknown[]]

@@ -61,7 +61,7 @@ export type Mode = Static<typeof modeSchema>;
 
 /** What of a mode must be told. */
 type ModeToldAtLeast = 'id' | 'name' | 'widthMm' | 'heightMm' | 'widthPx' | 'heightPx';
-export type ModeTold = Pick<Mode, ModeToldAtLeast> & Partial<Mode>;
+type ModeTold = Pick<Mode, ModeToldAtLeast> & Partial<Mode>;
 
 /** A mode as far as it is told; it reads about the middle of the sensor, and records all it reads. */
 export const modeOf = (told: ModeTold): Mode => completed(modeSchema, told);
@@ -108,8 +108,6 @@ export const autofocusPointsSchema = record('autofocus points', {
   upToFNumber: F_NUMBER,
   points: integer(0, 100_000),
 });
-export type AutofocusPoints = Static<typeof autofocusPointsSchema>;
-
 export const bodySchema = record('body', {
   id: ID,
   name: NAME,

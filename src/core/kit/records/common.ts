@@ -62,4 +62,3 @@ export const plateSchema = record('plane glass', {
   /** Refractive index; 1.52 for common glass. */
   index: number(1, 3, { default: 1.52 }),
 });
-export type Plate = Static<typeof plateSchema>;

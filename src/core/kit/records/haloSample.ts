@@ -13,8 +13,6 @@ export const rimSchema = record('rim', {
   /** Softness half-width, mm, at the sample's f-number. */
   softnessMm: number(0, 400),
 });
-export type RimFigure = Static<typeof rimSchema>;
-
 const evidenceSchema = record('evidence', {
   kind: oneOf(EVIDENCE_KINDS),
   /** ISO date, e.g. 2026-05-12; empty where unknown. */
@@ -29,7 +27,7 @@ export type Evidence = Static<typeof evidenceSchema>;
 export const FARTHEST_PUPIL_MM = 10_000;
 
 /** What a published radius may mean; "image circle" is what makers call the part they answer for. */
-export const FIGURE_MEANINGS = ['half light', 'image circle', '-1 stop', '-2 stops'] as const;
+const FIGURE_MEANINGS = ['half light', 'image circle', '-1 stop', '-2 stops'] as const;
 export type FigureMeaning = (typeof FIGURE_MEANINGS)[number];
 
 /** Whether a figure was measured from one frame alone: of other apertures it then tells little. */

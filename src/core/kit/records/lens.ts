@@ -20,7 +20,7 @@ import { haloSampleExample, haloSampleSchema } from './haloSample';
 import { knowledgeSchema } from './knowledge';
 import { completed, flag, listOf, number, oneOf, record, unknownOr, type Static } from './schema';
 
-export type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
+type ResolutionClass = keyof typeof RESOLUTION_CLASSES;
 const RESOLUTION_CLASS_NAMES = Object.keys(RESOLUTION_CLASSES) as ResolutionClass[];
 
 export const lensSchema = record('lens', {

@@ -10,8 +10,6 @@ const figureSchema = record('measured figure, mm', {
   low: RADIUS,
   high: RADIUS,
 });
-export type MeasuredFigure = Static<typeof figureSchema>;
-
 export const measurementSchema = record('measurement', {
   id: ID,
   /** The frame's file. */

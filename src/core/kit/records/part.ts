@@ -16,7 +16,7 @@ import {
 import { FARTHEST_PUPIL_MM } from './haloSample';
 import { completed, number, oneOf, record, unknownOr, type Static } from './schema';
 
-export const PART_KINDS = [
+const PART_KINDS = [
   'plain adapter',
   'focal reducer',
   'teleconverter',

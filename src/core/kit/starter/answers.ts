@@ -86,7 +86,7 @@ export const BETWEENS: readonly { id: string; name: string; between: Between }[]
   { id: 'expander-1.6', name: 'Expander ×1.6', between: { kind: 'expander', factor: 1.6 } },
 ];
 
-/** A converter of any factor; null for one that does nothing or that nobody builds. */
+/** The kind of converter with a factor; null for 1 and for factors that are not made. */
 export function betweenOfFactor(factor: number): Between | null {
   if (!(factor >= 0.4 && factor <= 3) || factor === 1) return null;
   return { kind: factor < 1 ? 'focal reducer' : 'teleconverter', factor };

@@ -3,7 +3,7 @@ import { diagonalMm, type NamedFormat } from '../../optics';
 import { bodyOf, modeOf, type Body, type Mode } from '../records';
 
 /** Sensors common in cameras one can buy or rent: their format, and the megapixels they come with. */
-export interface CommonSensor {
+interface CommonSensor {
   formatId: string;
   megapixels: readonly number[];
   /** Megapixels taken where nobody knows. */

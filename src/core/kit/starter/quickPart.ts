@@ -17,7 +17,7 @@ export interface PartFacts {
 
 /** Focal length of a usual converter's glass, mm; an assumption that only its thickness rests on. */
 const USUAL_FOCAL_MM = 100;
-/** Thinner than this nothing with glass and two mounts is built; common practice, no source. */
+/** Least thickness of a part with glass and two mounts; common practice, no source. */
 const THINNEST_WITH_GLASS_MM = 5;
 
 /** Ids of mounts as long as they may be still make an id. */
@@ -33,7 +33,7 @@ const partName = ({ kind, factor, front, rear }: PartFacts): string => {
 };
 
 /** Id of such a part, so that the same one is not put in twice. */
-export const partIdOf = ({ kind, factor, front, rear }: PartFacts): string => {
+const partIdOf = ({ kind, factor, front, rear }: PartFacts): string => {
   const what = kind === 'plain adapter' ? 'plain' : `${kind.replace(' ', '-')}-${shown(factor)}`;
   return `${what}-${front.id.slice(0, ID_SHARE)}-${rear.id.slice(0, ID_SHARE)}`.slice(0, 80);
 };

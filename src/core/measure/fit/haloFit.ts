@@ -181,7 +181,7 @@ function secondRim(
 const floorsOf = (layout: Layout): number[] =>
   Array.from({ length: layout.frames }, (_, f) => frameAt(layout, f) + FLOOR);
 
-export interface FitOptions {
+interface FitOptions {
   /** Exit-pupil distance where it is known, mm. */
   exitPupilMm?: number | null;
 }

@@ -86,7 +86,7 @@ export const CENTRE_Y = 1;
 /** Natural falloff as (D/L)², D being half the sensor's diagonal. */
 export const FALLOFF = 2;
 export const RIM_RADIUS = 3;
-export const RIM_SHARE = 4;
+const RIM_SHARE = 4;
 export const PER_RIM = 2;
 export const GRADIENT_X = 0;
 export const GRADIENT_Y = 1;

@@ -29,7 +29,7 @@ const LOSS_SCALES = 2.5;
 const NUDGE = 1e-3;
 
 /** A condition the fit is held to beside the frames: how far it is from being met, in the units of residuals. */
-export type Penalty = (rims: readonly FittedRim[]) => number;
+type Penalty = (rims: readonly FittedRim[]) => number;
 
 /** Light through one set of rims at a radius, by straight lines in its table. */
 function throughAt(tables: RimTables, row: number, r: number): number {
@@ -271,7 +271,7 @@ function addPenalty(layout: Layout, penalty: Penalty, p: Float64Array, sums: Sum
   });
 }
 
-export interface HaloProblem {
+interface HaloProblem {
   layout: Layout;
   fields: readonly FrameField[];
   /** Scale of the residuals, in roots of light. */

@@ -7,7 +7,7 @@
 import { fitHalo, type FrameLight, type HaloFit } from './haloFit';
 import { halfLightOf } from './haloModel';
 
-export interface Together {
+interface Together {
   fit: HaloFit;
   /** Farthest the joint fit's half light is from that of a frame alone, mm; 0 for a single frame. */
   disagreementMm: number;

@@ -76,7 +76,7 @@ function circleThrough(a: Point, b: Point, c: Point): Circle | null {
 }
 
 /** Algebraic circle fit (G. Taubin, IEEE PAMI 13, 1991; Newton's method after N. Chernov). */
-export function taubinCircle(points: readonly Point[]): Circle | null {
+function taubinCircle(points: readonly Point[]): Circle | null {
   const n = points.length;
   if (n < 3) return null;
   const mx = points.reduce((s, p) => s + p.xMm, 0) / n;

@@ -85,7 +85,7 @@ function outermostBright(grid: LightGrid, wall: Slope, half: number): Point[] {
 const TURNS = 500;
 
 /** Radius of the smallest circle around some points (Badoiu and Clarkson's walk towards the farthest). */
-export function enclosingRadius(points: readonly Point[]): number {
+function enclosingRadius(points: readonly Point[]): number {
   let [x, y] = [0, 0];
   let radius = Infinity;
   for (let i = 1; i <= TURNS; i += 1) {

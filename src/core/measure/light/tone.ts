@@ -11,7 +11,7 @@ export type Tone =
   /** A curve given by points: value written (0..1) against light (0..1, or in any unit, linear). */
   | { kind: 'curve'; points: readonly TonePoint[] };
 
-export interface TonePoint {
+interface TonePoint {
   value: number;
   light: number;
 }
@@ -175,7 +175,7 @@ function smoothResponse(
     });
   rows.push({ weights: [[KNOTS - 1, 1]], value: 0, weight: 10 });
   const solved = leastSquares(rows, KNOTS);
-  // A response rises: where noise says otherwise it stands still, but for a hair.
+  // A response rises: where noise makes it fall it is taken to rise by almost nothing.
   let before = -Infinity;
   return solved.map((logLight, k) => {
     before = Math.max(before + 1e-6, logLight);

@@ -24,7 +24,7 @@ export interface Beside {
   report: Report;
 }
 
-export interface ComparedRow {
+interface ComparedRow {
   name: string;
   cell: (beside: Beside) => string;
 }
@@ -127,12 +127,12 @@ export const COMPARED_QUESTIONS: Readonly<Record<ComparedQuestion, string>> = {
 
 export const comparedRows = (question: ComparedQuestion): readonly ComparedRow[] => ROWS[question];
 
-/** Smaller differences nobody minds: stops, shares, grams. */
+/** Smaller differences are not mentioned: stops, shares, grams. */
 const SAME_STOPS = 0.05;
 const SAME_VIEW = 0.01;
 const SAME_GRAMS = 5;
 
-/** "more" or "less" of something, where it differs by more than nobody minds. */
+/** "more" or "less" of something, where the difference is worth mentioning. */
 function differs(
   by: number | null,
   same: number,

@@ -3,7 +3,7 @@ import { fullName, isFront, magnifies, type Part } from '../../kit/records';
 import { isStrikeUnknown, type FitReport, type Rig } from '../../rig';
 import { fixed, mm } from '../../words';
 
-export type CautionId =
+type CautionId =
   | 'sun'
   | 'strike'
   | 'strike unknown'

@@ -56,7 +56,7 @@ import { sharpnessReport, type SharpnessReport } from './sharpness';
 import { ifJoined, verdictSentence } from './sentence';
 import { lensFNumberOf, type TrainLight } from '../train';
 
-export interface OpticsReport {
+interface OpticsReport {
   /** What the train does to focal length, f-number and light. */
   train: TrainLight;
   /** Working f-number at the focus distance: N'(1 + m/P). */
@@ -78,7 +78,7 @@ export interface OpticsReport {
   view: Angles;
 }
 
-export interface HaloReport {
+interface HaloReport {
   /** As it falls on the sensor. */
   model: Halo;
   /** Radius of good definition on the sensor, mm; null where the owner has not judged it. */
@@ -87,7 +87,7 @@ export interface HaloReport {
 }
 
 /** Corner readings and margins, and what the circle of accepted corners does for the delivered frame. */
-export type CoverageReport = Coverage &
+type CoverageReport = Coverage &
   CircleCoverage & {
     /** Within it corners are accepted: light down by no more than the school's limit, nothing hard, mm. */
     acceptedRadiusMm: number;

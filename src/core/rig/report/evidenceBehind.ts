@@ -4,10 +4,10 @@ import { fullName } from '../../kit/records';
 import type { Situation } from '../../rig';
 import { ownRimKnown } from '../train';
 
-/** A rim so much wider than the narrowest takes no part in the edge. */
+/** A rim wider than the narrowest by this ratio does not affect the edge. */
 const TAKES_NO_PART = 1.4;
 
-/** A rim taken from throat or format is no better known than an estimate. */
+/** Least share of rigs that differ from what is said, where a rim was taken from throat or format. */
 const ASSUMED_UNLIKE_SHARE = 0.01;
 
 const DOUBTS = {

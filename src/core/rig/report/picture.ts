@@ -15,7 +15,7 @@ import {
 import type { Situation } from '../../rig';
 import { lensFNumberOf } from '../train';
 
-export interface ZoneShares {
+interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
   middle: number;
   /** From 0.6 to 0.85. */
@@ -39,7 +39,7 @@ export interface PictureReport {
   zonesOfDesign: ZoneShares;
 }
 
-export interface BlurBehind {
+interface BlurBehind {
   /** How far behind the subject the light stands, m; null infinitely far. */
   behindM: number | null;
   /** Diameter of its disc as a share of the frame's height. */

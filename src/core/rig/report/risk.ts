@@ -40,9 +40,9 @@ function chanceTooDark(through: number, leastLight: number, fall: number, sigma:
   return 1 - normalShare((square(needed) / square(fall) - 1) / sigma);
 }
 
-/** No edge is known better. */
+/** The least uncertainty that is counted with, mm. */
 const LEAST_SIGMA_MM = 1e-3;
-/** Uncertainties beyond this many standard deviations are not looked at. */
+/** The integral ends at this many standard deviations to either side. */
 const REACH_SIGMAS = 3.6;
 /** Cells along the edge's uncertainty between which the rims are asked: as fine as the hardest rim wants. */
 const FEWEST_CELLS = 4;

@@ -50,7 +50,7 @@ export function sharpnessReport(
   };
 }
 
-export interface ConverterOrCrop {
+interface ConverterOrCrop {
   /** Detail on the subject with the converter over that of the bare lens, cropped to the same view. */
   gain: number;
   winner: 'converter' | 'crop' | 'neither';

@@ -4,10 +4,10 @@ import { isTold, isFormatUntold, isOneFrame } from '../../kit/records';
 import { isAreaTold } from '../../kit/starter';
 import { areMountsTold, type Rig } from '../../rig';
 
-/** Of rigs with such a guess in them so many are otherwise than taken; an assumption. */
+/** Share of rigs in which such a guess is wrong; an assumption. */
 const OTHERWISE_SHARE = 0.3;
 
-export interface Untold {
+interface Untold {
   doubt: string;
   /** Whether the coverage hangs on it. */
   decides: boolean;

@@ -21,7 +21,7 @@ export interface ChainSearch {
 
 /** Longest chain looked for. */
 const MOST_IN_CHAIN = 3;
-/** More glass than this in a row is nobody's wish. */
+/** Chains with more converters than this are not searched: no one mounts them. */
 const MOST_CONVERTERS = 2;
 
 const carriesAll = (part: Part): boolean => part.electronics.focus && part.electronics.metadata;

@@ -9,7 +9,7 @@ import { partIdeas } from './ideas/partIdeas';
 import { ringIdeas } from './ideas/ringIdeas';
 import { short, signed, signedStops } from '../../words';
 
-export interface WayCost {
+interface WayCost {
   /** Light gained (+) or lost (-), stops. */
   lightStops: number;
   /** Width of the view after over before; below 1 is tighter. */
@@ -82,10 +82,10 @@ const WEIGHTS: Record<School, { light: number; view: number; pixels: number }> =
   'grade it out': { light: 1, view: 1.4, pixels: 0.5 },
   'as a look': { light: 0.9, view: 2.2, pixels: 0.5 },
 };
-/** Changing what is mounted takes time on a set. */
+/** Weight of mounting something else: it takes time on a set. */
 const REMOUNT = 0.5;
 const SECOND_CHANGE = 0.4;
-/** The subject stands where it stands. */
+/** Weight of a change of focus: the subject has to be moved for it. */
 const REFOCUS = 1;
 
 function pain(way: Way, school: School): number {

@@ -28,7 +28,7 @@ export const lensFNumberOf = ({ fNumber, factor }: TrainLight): number => fNumbe
 export const fNumberBehind = ({ factor, fastestFNumber }: Train, lensFNumber: number): number =>
   Math.max(lensFNumber * factor, fastestFNumber);
 
-/** Light held back by less is none. */
+/** A loss below this, stops, is rounding: the part holds nothing back. */
 const NOTHING_HELD = 1e-9;
 
 /**

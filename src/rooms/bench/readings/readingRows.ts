@@ -22,7 +22,7 @@ import { coverRows } from './coverRows';
 import { fitRows } from './fitRows';
 import type { ReadingRow } from './readingRow';
 
-export type GroupId = 'cover' | 'become' | 'set' | 'left' | 'picture' | 'fit';
+type GroupId = 'cover' | 'become' | 'set' | 'left' | 'picture' | 'fit';
 
 export interface ReadingGroup {
   id: GroupId;

@@ -5,7 +5,7 @@ import type { Rig } from '@/core/rig';
 import type { Way } from '@/core/rig/search';
 import { openWays } from '@/workers/doors';
 
-/** Time between two searches while a ring is being turned, ms: faster nobody reads. */
+/** Least time between two searches while a ring is being turned, ms: the list has to be readable. */
 const PACE_MS = 150;
 
 /** What was found, or why nothing was yet: a search that broke has not shown that there is no way. */

@@ -35,7 +35,7 @@ const None = styled.p`
   color: var(--muted);
 `;
 
-/** Does something for each record while nobody wants anything else, a few at a time. */
+/** Runs a function over the records in idle time, a few at a time. */
 function useIdly<T>(records: readonly T[], act: (record: T) => void): void {
   useEffect(() => {
     let next = 0;

@@ -6,7 +6,7 @@ import { mm } from '../../../words';
 import { jointProblems, type Rig } from '../../../rig';
 import type { Idea, WayKind } from './idea';
 
-/** Teleconverters are made for long lenses; on a wide one nobody asks for them. */
+/** Teleconverters are offered for lenses from this many design diagonals on: they are made for long ones. */
 const TELE_FROM_DIAGONALS = 1.5;
 const isTeleOnWide = (part: Part, { lens }: Rig): boolean =>
   part.kind === 'teleconverter' &&
