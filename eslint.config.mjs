@@ -2,6 +2,30 @@ import next from '@next/eslint-plugin-next';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
+const SCRIPTS = ['**/*.mjs', '**/*.cjs'];
+const OF_NODE = Object.fromEntries(
+  [
+    'AbortController',
+    'Buffer',
+    'Headers',
+    'Request',
+    'Response',
+    'TextEncoder',
+    'URL',
+    'URLSearchParams',
+    'clearInterval',
+    'clearTimeout',
+    'console',
+    'fetch',
+    'module',
+    'performance',
+    'process',
+    'require',
+    'setInterval',
+    'setTimeout',
+  ].map((name) => [name, 'readonly']),
+);
+
 export default tseslint.config(
   {
     ignores: [
@@ -45,6 +69,22 @@ export default tseslint.config(
     rules: {
       'max-lines-per-function': 'off',
       '@typescript-eslint/no-non-null-assertion': 'off',
+    },
+  },
+  // Scripts run as they are, without types.
+  ...tseslint.configs.strict.map((config) => ({ ...config, files: SCRIPTS })),
+  {
+    files: SCRIPTS,
+    languageOptions: { globals: OF_NODE },
+    rules: {
+      'no-undef': 'error',
+      'no-unreachable': 'error',
+      'no-dupe-keys': 'error',
+      eqeqeq: 'error',
+      'max-lines': ['error', { max: 350, skipBlankLines: true, skipComments: true }],
+      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 16],
+      '@typescript-eslint/no-require-imports': 'off',
     },
   },
   {

@@ -16,44 +16,9 @@ const { openBrowser } = await import('./lib/browser.mjs');
 const { serve } = await import('./lib/serve.mjs');
 const { row } = await import('./bench/row.mjs');
 const { bundled } = await import('./bench/bundled.mjs');
+const { coreSpeed } = await import('./bench/coreSpeed.mjs');
 const { largeKit } = await import('./bench/largeKit.mjs');
 const { choosing } = await import('./bench/choosing.mjs');
-
-async function coreSpeed() {
-  const figures = await bundled('core');
-  const {
-    evaluationsPerSecond: full,
-    verdictsPerSecond: quick,
-    waysOutMs,
-    choose,
-    chooseMany,
-    heapMb,
-    sweepMs,
-  } = figures;
-  row('full evaluations a second, one core', full.toLocaleString('en'), '≥ 20,000', full >= 20_000);
-  row('verdicts a second, one core', quick.toLocaleString('en'), '≥ 150,000', quick >= 150_000);
-  row('ways out, slowest demo rig', `${waysOutMs.toFixed(1)} ms`, '< 5 ms', waysOutMs < 5);
-  row(
-    `choose over ${choose.combinations.toLocaleString('en')} combinations`,
-    `${choose.seconds.toFixed(1)} s`,
-    '< 8 s for 500,000',
-    choose.seconds * (500_000 / choose.combinations) < 8,
-  );
-  row(
-    'choose, first rig that passes',
-    `${choose.firstMs.toFixed(0)} ms`,
-    '< 300 ms',
-    choose.firstMs < 300,
-  );
-  row(
-    `choose over ${chooseMany.combinations.toLocaleString('en')} combinations`,
-    `${chooseMany.seconds.toFixed(1)} s`,
-    'under 60 s for 4,000,000',
-    chooseMany.seconds * (4_000_000 / chooseMany.combinations) < 60,
-  );
-  row('memory after it', `${heapMb} MB`, 'under 400 MB', heapMb < 400);
-  row('sweep of 40 × 12 frames', `${sweepMs.toFixed(0)} ms`, 'under 100 ms', sweepMs < 100);
-}
 
 async function measuring() {
   const m = await bundled('measuring');

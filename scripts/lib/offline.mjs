@@ -15,7 +15,7 @@ const filesBelow = (folder, at = '') =>
   });
 
 /** Folders of app with a page of their own: the rooms. */
-const pages = () =>
+export const pages = () =>
   readdirSync('app')
     .filter((name) => statSync(join('app', name)).isDirectory())
     .filter((name) => readdirSync(join('app', name)).includes('page.tsx'))
