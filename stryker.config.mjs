@@ -26,7 +26,7 @@ export default {
   },
   incremental: true,
   incrementalFile: 'node_modules/.cache/wandering-halo-mutants/incremental.json',
-  reporters: ['clear-text', 'json'],
+  reporters: ['clear-text', 'progress-append-only', 'json'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   jsonReporter: { fileName: 'node_modules/.cache/wandering-halo-mutants/report.json' },
   tempDirName: '.mutants',

@@ -57,8 +57,8 @@ export const nothingKept = (): Kept => ({
   failedBy: {},
 });
 
-const MOST_PASSING = 1000;
-const MOST_NEAR = 200;
+export const MOST_PASSING = 1000;
+export const MOST_NEAR = 200;
 
 /**
  * Takes a candidate into a list of the best. From `most` on the first so many stand in order, and what is worse than

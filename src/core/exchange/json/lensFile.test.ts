@@ -48,6 +48,24 @@ describe('a lens given away', () => {
     expect(writeLensFile(file).length).toBeLessThan(60_000);
   });
 
+  it('gives away nothing of what its owner paid, noted or has, of bodies and adapters neither', () => {
+    const own = {
+      price: 777,
+      priceNew: 888,
+      note: 'lent by Ruth',
+      availability: 'rentable' as const,
+    };
+    const secret: Workspace = {
+      ...measured,
+      bodies: measured.bodies.map((b) => ({ ...b, ...own })),
+      parts: measured.parts.map((p) => ({ ...p, ...own })),
+      measurements: measured.measurements.map((m) => ({ ...m, partIds: [tideMill.parts[0]!.id] })),
+    };
+    const file = lensFileOf(secret, { ...lens, ...own }, '');
+    expect([file.bodies.length, file.parts.length]).toEqual([1, 1]);
+    expect(writeLensFile(file)).not.toMatch(/777|888|lent by Ruth|rentable/);
+  });
+
   it('comes into an empty kit whole', () => {
     const read = readAnyFile(writeLensFile(given()), 'lens.json', EMPTY_WORKSPACE);
     if (!read.ok) throw new Error(read.problems[0]?.sentence);
