@@ -105,6 +105,12 @@ describe('largest clean frame', () => {
         (frame, o, r, aspect) => {
           const fixed = concentricCleanFrame(frame, o, r, aspect);
           const free = freeCleanFrame(frame, o, r, aspect);
+          // Where it is placed it lies within the frame and within the circle.
+          const [fx, fy] = [free.widthMm / 2, free.heightMm / 2];
+          expect(Math.abs(free.xMm) + fx).toBeLessThan(frame.widthMm / 2 + 1e-6);
+          expect(Math.abs(free.yMm) + fy).toBeLessThan(frame.heightMm / 2 + 1e-6);
+          const out = Math.hypot(Math.abs(free.xMm - o.xMm) + fx, Math.abs(free.yMm - o.yMm) + fy);
+          if (free.widthMm > 0) expect(out).toBeLessThan(r + 1e-6);
           expect(free.heightMm).toBeGreaterThanOrEqual(fixed.heightMm - 1e-6);
           expect(fixed.widthMm).toBeLessThanOrEqual(frame.widthMm + 1e-9);
           if (fixed.heightMm > 0) {

@@ -7,10 +7,37 @@ import { isClear, spareStopsOf, verdictOf } from '../rig';
 import { clearShare, sweepAnswer } from './answer';
 import { apertureSteps } from './axes';
 import { coverageCurve } from './curve';
-import { gapWords, spotWords, sweepHeadline, whereClear } from './words';
+import { aperturesClearAt, gapWords, spotWords, sweepHeadline, whereClear } from './words';
 import { zoomWindows } from './zoomWindows';
 
 const rig = demoRig('wheel-house-wide');
+
+describe('the apertures a focal length is Clear at', () => {
+  const at = (label: string, ...windows: [from: number, to: number][]) => ({
+    label,
+    span: { from: 18, to: 35 },
+    windows: windows.map(([from, to]) => ({ from, to })),
+    gaps: [],
+  });
+  const answer = {
+    ...sweepAnswer(rig),
+    byAperture: [
+      at('f/2', [30, 35]),
+      at('f/2.8', [20, 35]),
+      at('f/4', [20, 35]),
+      at('f/5.6', [28, 35]),
+      at('f/8', [18, 24], [26, 35]),
+    ],
+  };
+
+  it('are told in runs: one between that is not Clear is not joined over', () => {
+    expect(aperturesClearAt(answer, 22)).toBe('f/2.8 to f/4 and f/8');
+    expect(aperturesClearAt(answer, 25)).toBe('f/2.8 to f/4');
+    expect(aperturesClearAt(answer, 31)).toBe('f/2 to f/8');
+    expect(aperturesClearAt(answer, 18)).toBe('f/8');
+    expect(aperturesClearAt(answer, 17)).toBe('at no aperture');
+  });
+});
 
 describe('the windows of a zoom', () => {
   const answer = sweepAnswer(rig);

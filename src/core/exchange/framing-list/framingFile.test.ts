@@ -2,12 +2,23 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { plainRig } from '../../../../tests/support/plainRig';
+import { sampleWith } from '../../../../tests/support/samples';
 import { runs } from '../../../../tests/support/seed';
 import { guideOf } from '../../guides';
-import { isJson, type Json } from '../../kit/records';
+import { isJson, modeOf, type Json } from '../../kit/records';
 import { evaluate } from '../../rig/report';
 import { turned, type Rig } from '../../rig';
 import { readFraming, takeFraming, uuidOf, writeFraming } from './framingFile';
+
+const circle = (edgeRadiusMm: number) =>
+  sampleWith({
+    focalMm: 50,
+    fNumber: 2,
+    front: { edgeRadiusMm, softnessMm: 0.2 },
+    rear: null,
+    centreXMm: 0,
+    centreYMm: 0,
+  });
 
 const UUID = uuidOf('0123456789abcdef0123456789abcdef');
 
@@ -49,6 +60,29 @@ describe('a framing decision list', () => {
     expect(decision?.anchor_point).toEqual({ x: 150, y: 325 });
     expect(decision?.protection_anchor_point).toEqual({ x: 0, y: 250 });
     expect(list.framing_intents[0]?.protection).toBeCloseTo(10, 6);
+  });
+
+  it('anchors the clean area where the halo lies, of a mode that reads off the sensor’s middle', () => {
+    // A halo of 19 mm whose centre lies 2 mm left of the read-out's middle and 1 mm above it.
+    const dark = plainRig({ lens: { halo: [circle(19)] } });
+    const mode = modeOf({ ...dark.mode, middleXMm: 2, middleYMm: 1 });
+    const rig = { ...dark, mode };
+    const { canvas } = read(written(rig)).framings[0]!;
+    const { effective_dimensions: clean, effective_anchor_point: at } = canvas;
+    const perMm = 3000 / 36;
+    const [left, top] = [at!.x / perMm - 18, at!.y / perMm - 12];
+    const [right, foot] = [left + clean!.width / perMm, top + clean!.height / perMm];
+    const { acceptedRadiusMm } = evaluate(rig).coverage;
+    for (const [x, y] of [
+      [left, top],
+      [right, top],
+      [left, foot],
+      [right, foot],
+    ] as const)
+      expect(Math.hypot(x + 2, y + 1)).toBeLessThan(acceptedRadiusMm + 0.01);
+    expect((left + right) / 2).toBeLessThan(-1);
+    expect(left).toBeGreaterThanOrEqual(-18);
+    expect(top).toBeGreaterThanOrEqual(-12);
   });
 
   it('states squeeze, and the desqueezed aspect of an anamorphic', () => {

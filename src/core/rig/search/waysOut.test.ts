@@ -254,6 +254,18 @@ describe('which ways are told', () => {
     expect(waysOut(plainRig({ lens: deep, parts: [reducer] }), [])).toEqual([]);
   });
 
+  it('no way leads to a rig that does not reach infinity, and one that does not is offered none', () => {
+    const clipped = plainRig({
+      lens: { halo: [{ ...plainRig().lens.halo[0]!, front: { edgeRadiusMm: 17, softnessMm: 1 } }] },
+    });
+    // Registers 44 on 18 leave 26 mm; half a millimetre more, and infinity is out of reach.
+    const thick = partOf('plain adapter', { id: 'thick', thicknessMm: 26.5 });
+    const shift = partOf('shift adapter', { id: 'shift', thicknessMm: 26.5, factor: 1 });
+    expect(waysOut(clipped, [shift, thick]).flatMap((w) => w.change.partIds ?? [])).toEqual([]);
+    expect(waysOut({ ...clipped, parts: [thick] }, [])).toEqual([]);
+    expect(waysOut(clipped, []).length).toBeGreaterThan(0);
+  });
+
   it('no part is offered that does not join, or that the glass would strike', () => {
     const wrong = partOf('expander', {
       id: 'w',
