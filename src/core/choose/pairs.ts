@@ -197,7 +197,11 @@ function restingOn({ lens, chain }: Pair, body: Body, kit: Kit): Rig {
 export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
   const rig = restingOn(pair, body, kit);
   // A chain that was found joins.
-  const fit = { joints: [], strike: strikeOf(rig), register: registerFit(rig) };
+  const fit = {
+    joints: [],
+    strike: strikeOf(rig),
+    register: registerFit(rig, pair.train, pair.reach.extensionMm),
+  };
   return {
     trouble: fitProblem(fit)?.sentence ?? null,
     isGlassUnknown: isStrikeUnknown(rig, fit),

@@ -4,6 +4,7 @@ export { jointProblems } from './joints';
 export {
   areMountsTold,
   carriedBy,
+  fitIn,
   fitOf,
   fitProblem,
   type FitProblem,

@@ -12,13 +12,8 @@ import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics';
 import { jointProblems, type JointProblem } from './joints';
 import { metres, mm } from '../words';
 import type { Rig } from './rig';
-import {
-  apertureControl,
-  type ApertureControl,
-  extensionMm,
-  fNumberBehind,
-  trainOf,
-} from './train';
+import { situationOf, type Situation } from './situation';
+import { apertureControl, type ApertureControl, type Train } from './train';
 
 export interface Strike {
   /** Place of what it could strike among the parts of the train; null for the body. */
@@ -83,10 +78,9 @@ export const areMountsTold = ({ body, lens }: Pick<Rig, 'body' | 'lens'>): boole
   isTold(body, 'mountId') && isTold(lens, 'mountId');
 
 /** How the registers of lens, train and body agree. */
-export function registerFit(rig: Rig): RegisterFit {
+export function registerFit(rig: Rig, train: Train, extensionMm: number): RegisterFit {
   if (!areMountsTold(rig)) return NO_REGISTERS;
   let error = 0;
-  const train = trainOf(rig.parts, rig.mounts);
   for (const { part, imageShiftMm: shift } of train.links) {
     if (isFront(part) || magnifies(part)) continue;
     if (shift === null) return NO_REGISTERS;
@@ -94,7 +88,7 @@ export function registerFit(rig: Rig): RegisterFit {
     const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
     if (part.kind !== 'extension tube') error -= shift + plate;
   }
-  const long = error + extensionMm(train, rig.settings.helicoidMm);
+  const long = error + extensionMm;
   const tooLong = long > REGISTER_TOLERANCE_MM;
   return {
     errorMm: error,
@@ -156,9 +150,8 @@ export const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electro
     .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
 
 /** What the cover glass does at the f-number behind the train. */
-function coverGlassOf({ body, parts, mounts, settings }: Rig): CoverGlass | null {
+function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
   if (!body.coverGlass) return null;
-  const fNumber = fNumberBehind(trainOf(parts, mounts), settings.fNumber);
   const { thicknessMm, index } = body.coverGlass;
   return {
     shiftMm: plateShiftMm(thicknessMm, index),
@@ -166,21 +159,23 @@ function coverGlassOf({ body, parts, mounts, settings }: Rig): CoverGlass | null
   };
 }
 
-/** Whether the rig goes together as it is set. */
-export function fitOf(rig: Rig): FitReport {
+/** Whether a rig goes together as it is set. */
+export function fitIn({ rig, train, at, light }: Situation): FitReport {
+  const { lens, parts } = rig;
   return {
     joints: jointProblems(rig),
-    register: registerFit(rig),
+    register: registerFit(rig, train, at.setting.extensionMm ?? 0),
     strike: strikeOf(rig),
-    coverGlass: coverGlassOf(rig),
+    coverGlass: coverGlassOf(rig, light.fNumber),
     carried: carriedBy(rig),
-    carriedKnown: isTold(rig.lens, 'electronics'),
-    aperture: apertureControl(rig.lens, rig.parts),
-    lostAt: rig.parts
-      .filter((p) => !isFront(p) && carriesLess(p, rig.lens.electronics))
-      .map(fullName),
+    carriedKnown: isTold(lens, 'electronics'),
+    aperture: apertureControl(lens, parts),
+    lostAt: parts.filter((p) => !isFront(p) && carriesLess(p, lens.electronics)).map(fullName),
   };
 }
+
+/** The same of a rig nobody has worked out yet. */
+export const fitOf = (rig: Rig): FitReport => fitIn(situationOf(rig));
 
 export interface FitProblem {
   /** The headline, in two or three words. */

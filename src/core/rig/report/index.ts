@@ -4,5 +4,5 @@ export { evaluate, type Report } from './evaluate';
 export { AUTOFOCUS_WORDS } from './handling';
 export { inFocus } from './picture';
 export { ifJoined } from './sentence';
-export { converterOrCrop } from './sharpness';
+export { converterOrCrop } from './converterOrCrop';
 export { wanderAt, wandered, worstStand } from './wandered';

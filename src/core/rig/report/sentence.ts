@@ -1,17 +1,9 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
-import type { Coverage, Verdict, Travel } from '../../frame';
-import type { FitProblem } from '../../rig';
+import type { Verdict } from '../../frame';
+import type { FitProblem, Situation } from '../../rig';
+import type { CoverageReport } from './coverageReport';
 import { isBlack, fixed, mm, stopsWords } from '../../words';
-import { farthestCornerMm, type FrameSize } from '../../optics';
-import type { Halo } from '../../halo';
-
-interface FrameFacts {
-  delivered: FrameSize;
-  travel: Travel;
-  halo: Halo;
-  /** Radius of good definition on the sensor, mm; null where nobody judged it. */
-  definition: number | null;
-}
+import { farthestCornerMm } from '../../optics';
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'All four'] as const;
 
@@ -31,20 +23,15 @@ function besideLimit(stops: number, limitStops: number): [string, string] {
 }
 
 /** Where the light is fine and the definition is not. */
-function definitionWords({ definition }: FrameFacts, worstCornerMm: number): string {
-  return definition === null || definition >= worstCornerMm
-    ? ''
-    : ` Definition ends ${mm(worstCornerMm - definition)} before the corners.`;
-}
+const definitionWords = ({ definitionMarginMm: margin }: CoverageReport): string =>
+  margin === null || margin >= 0 ? '' : ` Definition ends ${mm(-margin)} before the corners.`;
 
 /** One sentence for the verdict; says so where only the stabiliser's travel brings the trouble. */
-export function verdictSentence(
+function verdictSentence(
+  { delivered, travel, halo, limitStops }: Situation,
   verdict: Verdict,
-  coverage: Coverage,
-  frame: FrameFacts,
-  limitStops: number,
+  coverage: CoverageReport,
 ): string {
-  const { delivered, travel, halo } = frame;
   const moving = travel.xMm > 0 || travel.yMm > 0;
   const worst = verdict.worstCornerStops;
   const whileMoving = moving ? ' with the stabiliser at its end' : '';
@@ -67,10 +54,21 @@ export function verdictSentence(
       return `The darkest corner is ${down} down${whileMoving}, soft enough to lift; you accept ${limit}.`;
     }
     case 'Clear':
-      return `Covered: the darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}.${definitionWords(frame, coverage.worstCornerRadiusMm)}`;
+      return `Covered: the darkest corner is ${stopsWords(worst ?? 0)} down${whileMoving}.${definitionWords(coverage)}`;
   }
 }
 
 /** Fit comes before coverage: what is wrong with it, then what the coverage would be. */
 export const ifJoined = ({ sentence }: FitProblem, covers: string): string =>
   `${sentence} If it went together: ${covers.charAt(0).toLowerCase()}${covers.slice(1)}`;
+
+/** The verdict in a sentence. */
+export function sentenceOf(
+  situation: Situation,
+  verdict: Verdict,
+  coverage: CoverageReport,
+  problem: FitProblem | null,
+): string {
+  const covers = verdictSentence(situation, verdict, coverage);
+  return problem ? ifJoined(problem, covers) : covers;
+}

@@ -3,7 +3,7 @@ import { demoRig } from '../../../../tests/support/demo';
 import { plainRig } from '../../../../tests/support/plainRig';
 import type { Rig } from '../../rig';
 import { evaluate } from './evaluate';
-import { converterOrCrop } from './sharpness';
+import { converterOrCrop } from './converterOrCrop';
 
 describe('converter or crop', () => {
   const rig = demoRig('waders-at-dawn');

@@ -19,7 +19,7 @@ const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): str
   `${widthMm}×${heightMm}`;
 
 /** What decides the coverage and was not told, the weightiest first. */
-export function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
+function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
   const [whole] = body.modes;
   const guess = (holds: boolean, doubt: string, surer: string, decides = true): Untold[] =>
     holds ? [{ doubt, surer, decides }] : [];
@@ -54,7 +54,7 @@ export function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
 }
 
 /** The evidence, less sure by what nobody told. */
-export function withUntold(untold: readonly Untold[], evidence: HaloEvidence): HaloEvidence {
+function withUntold(untold: readonly Untold[], evidence: HaloEvidence): HaloEvidence {
   if (untold.length === 0) return evidence;
   const doubts = [...untold.map((u) => u.doubt), ...evidence.doubts];
   if (!untold.some((u) => u.decides)) return { ...evidence, doubts };
@@ -63,7 +63,7 @@ export function withUntold(untold: readonly Untold[], evidence: HaloEvidence): H
 }
 
 /** The one thing that would make the verdict surer, however the rig is set; null where two frames were measured. */
-export function surerBy({ lens }: Rig, [first]: readonly Untold[]): string | null {
+function surerBy({ lens }: Rig, [first]: readonly Untold[]): string | null {
   if (first) return first.surer;
   const measured = lens.halo.filter((s) => s.evidence.kind === 'measured');
   if (measured.length === 0)
@@ -71,4 +71,13 @@ export function surerBy({ lens }: Rig, [first]: readonly Untold[]): string | nul
   return measured.every((s) => isOneFrame(s.evidence))
     ? 'A second test frame, at f/8, would settle the other apertures.'
     : null;
+}
+
+/** The evidence as sure as a rig's untold facts leave it, and the one thing that would make the verdict surer. */
+export function knownOf(
+  rig: Rig,
+  evidence: HaloEvidence,
+): { evidence: HaloEvidence; surer: string | null } {
+  const untold = untoldOf(rig);
+  return { evidence: withUntold(untold, evidence), surer: surerBy(rig, untold) };
 }

@@ -48,7 +48,7 @@ it.each(tideMill.rigs.map((r) => r.id))(
   'the figures of %s are those that were kept',
   async (id) => {
     await expect(JSON.stringify(figuresOf(id), rounded, 1)).toMatchFileSnapshot(
-      `../../../tests/fixtures/demo-figures/${id}.json`,
+      `../../../../tests/fixtures/demo-figures/${id}.json`,
     );
   },
 );
@@ -62,6 +62,6 @@ it('so are those of a lens seen for sale', async () => {
     ...row,
   }));
   await expect(JSON.stringify(rows, rounded, 1)).toMatchFileSnapshot(
-    '../../../tests/fixtures/demo-figures/seen-for-sale.json',
+    '../../../../tests/fixtures/demo-figures/seen-for-sale.json',
   );
 });

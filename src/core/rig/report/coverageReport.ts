@@ -1,0 +1,49 @@
+/** How the halo covers the delivered frame, by the circle that verdict, margin and ways out go by. */
+import { circleCoverage, coverage, type CircleCoverage, type Coverage } from '../../frame';
+import { acceptedRadius, haloProfile } from '../../halo';
+import type { Situation } from '../../rig';
+
+/** Corner readings and margins, and what the circle of accepted corners does for the delivered frame. */
+export type CoverageReport = Coverage &
+  CircleCoverage & {
+    /** Within it corners are accepted: light down by no more than the school's limit, nothing hard, mm. */
+    acceptedRadiusMm: number;
+    /** That radius less the worst corner's over the travel, mm; not negative where the verdict is Clear. */
+    acceptedMarginMm: number;
+    /** Definition circle less the worst corner radius, mm; null where nobody judged it. */
+    definitionMarginMm: number | null;
+  };
+
+/** `definitionMm` is the radius of good definition on the sensor; null where the owner has not judged it. */
+export function coverageReport(
+  { halo, delivered, travel, limitStops }: Situation,
+  definitionMm: number | null,
+): CoverageReport {
+  const profile = haloProfile(halo);
+  const acceptedMm = acceptedRadius(halo, limitStops, profile);
+  const { cornerStops, radiiMm, marginMm, worstCornerRadiusMm } = coverage(
+    halo,
+    delivered,
+    travel,
+    profile,
+  );
+  const { areaShare, cleanFrame, scaleUp } = circleCoverage(
+    delivered,
+    halo.centre,
+    acceptedMm,
+    travel,
+  );
+  // Written out: spreading the two is many times slower.
+  return {
+    cornerStops,
+    radiiMm,
+    marginMm,
+    worstCornerRadiusMm,
+    areaShare,
+    cleanFrame,
+    scaleUp,
+    acceptedRadiusMm: acceptedMm,
+    acceptedMarginMm: acceptedMm - worstCornerRadiusMm,
+    definitionMarginMm: definitionMm === null ? null : definitionMm - worstCornerRadiusMm,
+  };
+}
