@@ -138,10 +138,10 @@ function SensorMiddle({ report, view }: StageLinesProps) {
     <>
       <path
         d={`M${xPx - CROSS_PX} ${yPx}h${2 * CROSS_PX}M${xPx} ${yPx - CROSS_PX}v${2 * CROSS_PX}`}
-        stroke="var(--stage-ink)"
+        stroke={DEFINITION_INK}
         strokeWidth="1"
       />
-      <text x={xPx + CROSS_PX + 3} y={yPx + 4}>
+      <text x={xPx + CROSS_PX + 3} y={yPx + 4} fill={DEFINITION_INK} fontSize="11">
         sensor’s middle
       </text>
     </>
