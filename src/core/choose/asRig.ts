@@ -1,10 +1,16 @@
 /** A candidate as a rig: the records it joins, set where it serves the widest of its views. */
-import { type Job, restingSettings, type RigRecord, type Workspace } from '../kit/records';
+import {
+  type Job,
+  restingSettings,
+  type RigRecord,
+  type Workspace,
+  rigRecordOf,
+} from '../kit/records';
 import { isMissing, resolveRig, type Rig } from '../rig';
 import type { Candidate } from './candidate';
 import { judgementFor } from './pairs';
 
-export function rigRecordOf(
+export function recordOfCandidate(
   candidate: Candidate,
   job: Job,
   workspace: Workspace,
@@ -24,12 +30,12 @@ export function rigRecordOf(
     stabiliser: job.stabilised,
     postScale: at?.postScale ?? 1,
   };
-  return { id, name, bodyId, modeId, lensId, partIds, settings, note: '' };
+  return rigRecordOf({ id, name, bodyId, modeId, lensId, partIds, settings });
 }
 
 /** The rig of a candidate, judged as the job is; null where something of it is gone. */
 export function rigOf(candidate: Candidate, job: Job, workspace: Workspace): Rig | null {
-  const record = rigRecordOf(candidate, job, workspace, { id: 'candidate', name: '' });
+  const record = recordOfCandidate(candidate, job, workspace, { id: 'candidate', name: '' });
   const rig = resolveRig(workspace, record);
   return isMissing(rig) ? null : { ...rig, judgement: judgementFor(rig.judgement, job) };
 }

@@ -1,5 +1,5 @@
 /** The face of this folder: what others may use of it. */
-export { rigOf, rigRecordOf } from './asRig';
+export { rigOf, recordOfCandidate } from './asRig';
 export { type Candidate, candidateKey, carriedKey, passes } from './candidate';
 export { choose, countOf, type Share } from './choose';
 export { coveragePlan } from './plan';

@@ -1,5 +1,6 @@
 /** Short ways to write down the demo lenses. */
 import type { Evidence, HaloSample, Lens } from '../kit/records';
+import { haloSampleOf } from '../kit/records';
 
 const measured = (date: string, frames: number, source: string): Evidence => ({
   kind: 'measured',
@@ -34,21 +35,23 @@ export function samples(
   sigma: number,
   rows: readonly Figures[],
 ): HaloSample[] {
-  return rows.map(([focalMm, fNumber, fe, fs, re, rs, exitPupilMm]) => ({
-    id: `${lensId}-${focalMm}`,
-    focalMm,
-    fNumber,
-    focusM: null,
-    front: { edgeRadiusMm: fe, softnessMm: fs },
-    meaning: 'half light',
-    rear: re === null ? null : { edgeRadiusMm: re, softnessMm: rs },
-    exitPupilMm,
-    centreXMm: 0,
-    centreYMm: 0,
-    edgeSigmaMm: sigma,
-    evidence,
-    note: '',
-  }));
+  return rows.map(([focalMm, fNumber, fe, fs, re, rs, exitPupilMm]) =>
+    haloSampleOf({
+      id: `${lensId}-${focalMm}`,
+      focalMm,
+      fNumber,
+      focusM: null,
+      front: { edgeRadiusMm: fe, softnessMm: fs },
+      meaning: 'half light',
+      rear: re === null ? null : { edgeRadiusMm: re, softnessMm: rs },
+      exitPupilMm,
+      centreXMm: 0,
+      centreYMm: 0,
+      edgeSigmaMm: sigma,
+      evidence,
+      note: '',
+    }),
+  );
 }
 
 export const SMALL = { widthMm: 23.5, heightMm: 15.6 };

@@ -7,6 +7,7 @@ import {
   type HaloSample,
   openFNumberAt,
   type Lens,
+  haloSampleOf,
 } from '../kit/records';
 import { clamp, NINETY_SIGMAS } from '../maths';
 import type { Offset } from '../optics';
@@ -127,7 +128,7 @@ function sampleWithoutEdge(
     });
   };
   const [front, rear] = fit.rims;
-  return {
+  return haloSampleOf({
     id: facts.id,
     focalMm,
     fNumber,
@@ -136,8 +137,6 @@ function sampleWithoutEdge(
     meaning: 'half light',
     rear: rear ? carriedBack(rear) : null,
     exitPupilMm: exitPupilOf(fit, fNumber),
-    centreXMm: 0,
-    centreYMm: 0,
     edgeSigmaMm: clamp(UNSEEN_SIGMA * beyond + UNSEEN_SIGMA_LEAST * seen, 0.01, 50),
     evidence: {
       kind: 'estimated',
@@ -146,7 +145,7 @@ function sampleWithoutEdge(
       source: facts.source,
     },
     note: facts.note,
-  };
+  });
 }
 
 /** A fitted rim as a record keeps it. */
@@ -174,7 +173,7 @@ function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): H
     source: facts.source,
   };
   const [front, rear] = fit.rims;
-  return {
+  return haloSampleOf({
     id: facts.id,
     focalMm: facts.focalMm,
     fNumber: facts.fNumber,
@@ -192,5 +191,5 @@ function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): H
     ),
     evidence,
     note: facts.note,
-  };
+  });
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { rigRecordOf, candidateKey, type Candidate, type Kept } from '@/core/choose';
+import { recordOfCandidate, candidateKey, type Candidate, type Kept } from '@/core/choose';
 import { rigQuery } from '@/core/exchange/links';
 import { newId } from '@/core/kit';
 import { fullName, type Job, type Workspace } from '@/core/kit/records';
@@ -72,7 +72,7 @@ function useOpen({ workspace, shell, inHand }: OpenJobProps, nameOf: Namer) {
   return useCallback(
     (candidate: Candidate) => {
       const name = `${job.name}: ${nameOf(candidate).lens}`.slice(0, 200);
-      const record = rigRecordOf(candidate, job, workspace, { id: newId(), name });
+      const record = recordOfCandidate(candidate, job, workspace, { id: newId(), name });
       stored(tell, async () => {
         const done = await commit(db, 'Put a chosen rig on the Bench', [
           { table: 'rigs', id: record.id, after: record },

@@ -6,6 +6,7 @@ import { entryFigures, shotFor, type Shot } from '@/core/measure';
 import { situationOf, turned } from '@/core/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';
+import { measurementOf } from '@/core/kit/records';
 
 export interface Frame {
   id: string;
@@ -60,7 +61,7 @@ export function entryOf(frame: Frame, session: Session, now: string): Measuremen
   const setting = settingOf(frame, session);
   const figures = answer && entryFigures(answer.measure);
   if (!figures || !setting) return null;
-  return {
+  return measurementOf({
     id: newId(),
     name: frame.file.name.slice(0, 200),
     bodyId: session.body.id,
@@ -73,10 +74,7 @@ export function entryOf(frame: Frame, session: Session, now: string): Measuremen
     sensor: { widthMm: session.mode.widthMm, heightMm: session.mode.heightMm },
     tone: answer.tone,
     predictedHalfLightMm: predictedHalfLight(session, setting),
-    replacesId: null,
-    sampleId: null,
-    note: '',
-  };
+  });
 }
 
 /** Frames of the same setting as `frame` that tell something, it included, aperture apart. */

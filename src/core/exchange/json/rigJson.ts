@@ -7,9 +7,9 @@ import {
   type RigFile,
   EMPTY_WORKSPACE,
   RECORDS_VERSION,
-  type RigRecord,
   type Workspace,
   type WorkspaceFile,
+  rigRecordOf,
 } from '../../kit/records';
 import { checkRigFile } from '../../kit/checks';
 import { lacking } from './givenAway';
@@ -111,7 +111,7 @@ export function rigOfWorkspace(workspace: WorkspaceFile, rigId: string): Result<
  * changed, but that a body comes to know the mode.
  */
 export function broughtByRig(file: RigFile, here: Workspace): Workspace {
-  const record: RigRecord = {
+  const record = rigRecordOf({
     id: rigIdOf(file),
     name: file.name || 'A rig from a link',
     bodyId: file.body.id,
@@ -119,8 +119,7 @@ export function broughtByRig(file: RigFile, here: Workspace): Workspace {
     lensId: file.lens.id,
     partIds: file.parts.map((p) => p.id),
     settings: file.settings,
-    note: '',
-  };
+  });
   const own = here.bodies.find((b) => b.id === file.body.id);
   const bodies = own
     ? lacking(file.body.modes, own.modes).map((mode) => ({ ...own, modes: [...own.modes, mode] }))

@@ -10,6 +10,7 @@ import {
   markingIn,
   type Marking,
   type Mount,
+  haloSampleOf,
 } from '../../kit/records';
 import { readEngraving, quickLens } from '../../kit';
 import { diagonalMm, FULL_FRAME } from '../../optics';
@@ -169,7 +170,7 @@ function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string): HaloS
     const rim = { edgeRadiusMm, softnessMm: Math.min(edgeRadiusMm, softnessN / open.fNumber) };
     const seen = edgeRadiusMm < cornerMm;
     return [
-      {
+      haloSampleOf({
         id: newId(focalMm),
         focalMm,
         fNumber: open.fNumber,
@@ -183,7 +184,7 @@ function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string): HaloS
         edgeSigmaMm: seen ? SIGMA_SEEN_MM : edgeRadiusMm * SIGMA_SHARE_UNSEEN,
         evidence: { kind: 'published', date: '', frames: 0, source: LENSFUN_LICENCE },
         note: `From vignetting calibrations, seen to r ${mm(cornerMm)}; the model misses them by ${stopsWords(residualStops, 2)}.${seen ? '' : ' The edge lies outside what was seen.'}`,
-      },
+      }),
     ];
   });
 }

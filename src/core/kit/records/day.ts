@@ -17,10 +17,10 @@ export type Day = Static<typeof daySchema>;
 export const dayOf = (told: Pick<Day, 'id' | 'name'> & Partial<Day>): Day =>
   completed(daySchema, told);
 
-export const dayExample: Day = {
+export const dayExample: Day = dayOf({
   id: 'day-1',
   name: 'Day 1, the wheel-house',
   date: '2026-06-02',
   rigIds: ['wheel-house-wide'],
   note: '',
-};
+});

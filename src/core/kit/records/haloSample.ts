@@ -1,6 +1,6 @@
 /** What is known of a lens's halo at one setting, and how it is known. */
 import { F_NUMBER, FOCAL_MM, FOCUS_M, ID, NOTE } from './common';
-import { integer, number, oneOf, record, text, unknownOr, type Static } from './schema';
+import { completed, integer, number, oneOf, record, text, unknownOr, type Static } from './schema';
 
 /** Best evidence first. */
 export const EVIDENCE_KINDS = ['measured', 'published', 'estimated'] as const;
@@ -61,7 +61,15 @@ export const haloSampleSchema = record('halo sample', {
 });
 export type HaloSample = Static<typeof haloSampleSchema>;
 
-export const haloSampleExample: HaloSample = {
+/** What of a sample must be told. */
+type SampleTold = 'id' | 'focalMm' | 'fNumber' | 'front' | 'evidence';
+
+/** A halo sample as far as it is told. */
+export const haloSampleOf = (
+  told: Pick<HaloSample, SampleTold> & Partial<HaloSample>,
+): HaloSample => completed(haloSampleSchema, told);
+
+export const haloSampleExample: HaloSample = haloSampleOf({
   id: 'w1835-18',
   focalMm: 18,
   fNumber: 1.8,
@@ -75,4 +83,4 @@ export const haloSampleExample: HaloSample = {
   edgeSigmaMm: 0.12,
   evidence: { kind: 'measured', date: '2026-05-12', frames: 2, source: 'white wall, two frames' },
   note: '',
-};
+});

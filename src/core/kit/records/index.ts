@@ -51,6 +51,7 @@ export {
   isEdgeUnseen,
   isOneFrame,
   rimSchema,
+  haloSampleOf,
 } from './haloSample';
 export { type Job, jobExample, jobOf } from './job';
 export {
@@ -84,7 +85,7 @@ export {
 } from './lens';
 export { LENS_FORMAT, type LensFile, lensFileExample, lensFileSchema } from './lensFile';
 export { type Marking, markingExample, markingIn, markingSchema } from './marking';
-export { type Measurement, measurementExample } from './measurement';
+export { type Measurement, measurementExample, measurementOf } from './measurement';
 export { type Mount, mountExample, mountOf, mountSchema } from './mount';
 export {
   isFront,
@@ -105,6 +106,7 @@ export {
   type RigRecord,
   type RigSettings,
   settingsSchema,
+  rigRecordOf,
 } from './rigRecord';
 export {
   completed,

@@ -125,7 +125,7 @@ export function openFNumberAt(lens: Lens, focalMm: number): number {
 export const transmissionOf = (lens: Lens): number | null =>
   lens.tStop === null ? null : Math.min(1, (lens.openFNumberWide / lens.tStop) ** 2);
 
-export const lensExample: Lens = {
+export const lensExample: Lens = lensOf({
   id: 'w1835',
   name: '18–35/1.8',
   maker: 'Wendmere',
@@ -171,7 +171,7 @@ export const lensExample: Lens = {
     },
   ],
   note: '',
-};
+});
 
 /** Resolution in the middle, lp/mm: the user's figure, or what is usual for its class. */
 export const resolutionOf = (lens: Lens): number =>

@@ -1,7 +1,17 @@
 /** A measured frame as the log keeps it. Nothing in the log is overwritten: a new reading is a new entry. */
 import { F_NUMBER, FOCAL_MM, FOCUS_M, frameSizeSchema, ID, NAME, NOTE } from './common';
 import { rimSchema } from './haloSample';
-import { integer, listOf, number, oneOf, record, text, unknownOr, type Static } from './schema';
+import {
+  completed,
+  integer,
+  listOf,
+  number,
+  oneOf,
+  record,
+  text,
+  unknownOr,
+  type Static,
+} from './schema';
 
 const RADIUS = number(0, 400);
 const figureSchema = record('measured figure, mm', {
@@ -51,7 +61,27 @@ export const measurementSchema = record('measurement', {
 });
 export type Measurement = Static<typeof measurementSchema>;
 
-export const measurementExample: Measurement = {
+/** What of a measurement must be told. */
+type MeasurementTold =
+  | 'id'
+  | 'name'
+  | 'bodyId'
+  | 'modeId'
+  | 'lensId'
+  | 'takenAt'
+  | 'focalMm'
+  | 'fNumber'
+  | 'sensor'
+  | 'tone'
+  | 'status'
+  | 'lowerBoundMm';
+
+/** A measurement as far as it is told. */
+export const measurementOf = (
+  told: Pick<Measurement, MeasurementTold> & Partial<Measurement>,
+): Measurement => completed(measurementSchema, told);
+
+export const measurementExample: Measurement = measurementOf({
   id: 'm-1',
   name: 'wall-18mm-f1.8.jpg',
   bodyId: 'b-24',
@@ -79,4 +109,4 @@ export const measurementExample: Measurement = {
   replacesId: null,
   sampleId: null,
   note: '',
-};
+});

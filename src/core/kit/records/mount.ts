@@ -24,7 +24,7 @@ export type Mount = Static<typeof mountSchema>;
 export const mountOf = (told: Pick<Mount, 'id' | 'name' | 'registerMm'> & Partial<Mount>): Mount =>
   completed(mountSchema, told);
 
-export const mountExample: Mount = {
+export const mountExample: Mount = mountOf({
   id: 'slr-44',
   name: 'SLR bayonet 44.00',
   registerMm: 44,
@@ -35,4 +35,4 @@ export const mountExample: Mount = {
   aliases: ['the black one'],
   licence: '',
   note: '',
-};
+});

@@ -91,7 +91,7 @@ export type PartTold = Pick<Part, Told> & Partial<Part>;
 /** A part as far as it is told; of the rest nothing is known, or it is not there. */
 export const partOf = (told: PartTold): Part => completed(partSchema, told);
 
-export const partExample: Part = {
+export const partExample: Part = partOf({
   id: 'n71',
   name: 'reducer ×0.71',
   maker: 'Ninefold',
@@ -115,7 +115,7 @@ export const partExample: Part = {
   availability: 'at hand',
   estimated: [],
   note: '',
-};
+});
 
 /** Whether a part stands in front of the lens. */
 export const isFront = (part: Part): boolean => part.kind === 'front converter';

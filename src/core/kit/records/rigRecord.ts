@@ -1,6 +1,6 @@
 /** A rig as kept in the workspace: which records it joins, and how they are set. */
 import { F_NUMBER, FOCAL_MM, FOCUS_M, ID, NAME, NOTE } from './common';
-import { flag, listOf, number, record, text, unknownOr, type Static } from './schema';
+import { completed, flag, listOf, number, record, text, unknownOr, type Static } from './schema';
 
 /** Settings with nothing cropped, steadied, shifted or run out, at infinity. */
 export const restingSettings = (focalMm: number, fNumber: number): RigSettings => ({
@@ -78,7 +78,14 @@ export const rigRecordSchema = record('rig', {
 });
 export type RigRecord = Static<typeof rigRecordSchema>;
 
-export const rigRecordExample: RigRecord = {
+/** What of a rig must be told. */
+type RigTold = 'id' | 'name' | 'bodyId' | 'modeId' | 'lensId' | 'settings';
+
+/** A rig as far as it is told: nothing between, no note. */
+export const rigRecordOf = (told: Pick<RigRecord, RigTold> & Partial<RigRecord>): RigRecord =>
+  completed(rigRecordSchema, told);
+
+export const rigRecordExample: RigRecord = rigRecordOf({
   id: 'wheel-house-wide',
   name: 'Wheel-house, wide',
   bodyId: 'c26',
@@ -100,4 +107,4 @@ export const rigRecordExample: RigRecord = {
     overhead: false,
   },
   note: '',
-};
+});

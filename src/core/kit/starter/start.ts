@@ -21,6 +21,7 @@ import {
   restingSettings,
   type RigRecord,
   type Workspace,
+  rigRecordOf,
 } from '../records';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS, type StarterMount } from './mounts';
 import { COMMON_SENSORS, quickBody } from './quickBody';
@@ -293,7 +294,7 @@ export function started(
   const part = workspace.parts.find((p) => p.id === made?.id) ?? made;
   const body = bodyOfAnswers(answers, sensor, rear.id, ids.body);
   const mode = body.modes.find((m) => m.use === answers.use) ?? body.modes[0];
-  const rig: RigRecord = {
+  const rig = rigRecordOf({
     id: ids.rig,
     name: `${lens.name} on ${body.name}`.slice(0, 200),
     bodyId: body.id,
@@ -304,8 +305,7 @@ export function started(
       ...restingSettings(lens.focalMinMm, lens.openFNumberWide),
       stabiliser: body.sensorTravel !== null,
     },
-    note: '',
-  };
+  });
   return ok({
     mounts: front === rear ? [rear] : [rear, front],
     body,
