@@ -41,6 +41,25 @@ describe('what is weighed', () => {
     expect(cropOf(waders, 0.71)).toBeNull();
   });
 
+  it('of more than eight shows the eight of fewest parts, then the weakest, and says how many are left', () => {
+    const reducers = Array.from({ length: 10 }, (_, i) =>
+      partOf('focal reducer', { id: `r${i}`, factor: 0.9 - 0.03 * i, thicknessMm: 21 }),
+    );
+    const tele = partOf('teleconverter', {
+      id: 'tele',
+      factor: 1.4,
+      thicknessMm: 12,
+      rearMountId: 'slr',
+    });
+    const kit = [tele, ...reducers, partOf('plain adapter')];
+    const { converters, left } = trainsFor(plainRig(), kit);
+    const factors = converters.map((chain) => chain.reduce((m, p) => m * p.factor, 1));
+    expect([converters.length, left]).toEqual([8, 3]);
+    expect(converters.every((chain) => chain.length === 1)).toBe(true);
+    expect(factors).toEqual(factors.toSorted((a, b) => a - b));
+    expect(factors[0]).toBeCloseTo(0.63, 9);
+  });
+
   it('what fits nowhere says why', () => {
     const { unfitting } = trainsFor(demoRig('waders-at-dawn'), tideMill.parts);
     const expander = unfitting.find((u) => u.name.includes('expander'));

@@ -111,5 +111,14 @@ describe('the shape of a point of light out of focus', () => {
       expect(Math.hypot(out, across)).toBeCloseTo(1, 6);
     expect(catsEye(rims, 400, true)).toEqual([]);
     expect(catsEye([{ side: 'front', edgeRadiusMm: 10, softnessMm: 0 }], 12, true)).toEqual([]);
+    // A knife edge lets a lamp within it through whole, beside a soft rim as alone.
+    const hard = { side: 'rear', edgeRadiusMm: 10, softnessMm: 0 } as const;
+    const wide = { side: 'front', edgeRadiusMm: 40, softnessMm: 4 } as const;
+    for (const rims of [[hard], [hard, wide], [wide, hard]]) {
+      expect(catsEye(rims, 10, true).length).toBeGreaterThan(8);
+      expect(catsEye(rims, 10.01, true)).toEqual([]);
+      for (const { out, across } of catsEye(rims, 9, true))
+        expect(Math.hypot(out, across)).toBeCloseTo(1, 9);
+    }
   });
 });

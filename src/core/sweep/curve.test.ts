@@ -44,6 +44,39 @@ describe('the coverage curve', () => {
   });
 });
 
+describe('the marks of measured samples', () => {
+  const [sample] = plainRig().lens.halo;
+  const at = (focalMm: number, fNumber: number) => ({
+    ...sample!,
+    id: `${focalMm}/${fNumber}`,
+    focalMm,
+    fNumber,
+  });
+  const zoom = plainRig({
+    lens: {
+      focalMinMm: 24,
+      focalMaxMm: 70,
+      halo: [at(20, 2), at(24, 2), at(50, 2), at(50, 8), at(51, 4), at(53, 4), at(90, 2)],
+    },
+    settings: { focalMm: 50, fNumber: 2 },
+  });
+
+  it('over the zoom are those within it, ends counted in', () => {
+    const { marks } = coverageCurve(zoom, 'focal');
+    expect(marks.map((m) => m.at)).toEqual([24, 50, 50, 51, 53]);
+  });
+
+  it('over the aperture are those of this focal length, a few hundredths either way', () => {
+    const { marks } = coverageCurve(zoom, 'aperture');
+    expect(marks.map((m) => m.at)).toEqual([2, 8, 4]);
+    for (const { at: fNumber, acceptedMm } of marks)
+      expect(acceptedMm).toBeCloseTo(
+        2 * evaluate(turned(zoom, { fNumber })).coverage.acceptedRadiusMm,
+        9,
+      );
+  });
+});
+
 describe('the widest setting that is told', () => {
   it('lies within its window though it is rounded, and holds when it is dialled', () => {
     for (const id of ['wheel-house-wide', 'walk-through', 'long-wall', 'gears-close']) {

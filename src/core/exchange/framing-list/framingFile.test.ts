@@ -85,6 +85,64 @@ describe('a framing decision list', () => {
     expect(top).toBeGreaterThanOrEqual(-12);
   });
 
+  it('is taken in the mode that records its canvas: by its area where that is told, else by its pixels', () => {
+    const rig = plainRig();
+    const at = (id: string, widthMm: number, heightMm: number, widthPx: number, heightPx: number) =>
+      modeOf({ ...rig.mode, id, widthMm, heightMm, widthPx, heightPx, recordedWidthPx: null });
+    const modes = [
+      rig.mode,
+      at('wide', 36, 20.25, 3840, 2160),
+      at('small', 24, 13.5, 3840, 2160),
+      at('tall', 24, 18, 3840, 2880),
+      at('narrow', 20, 18, 3000, 2880),
+    ];
+    const body = { ...rig.body, modes };
+    const list = (area: [number, number] | null, width: number, height: number) =>
+      JSON.stringify({
+        uuid: UUID,
+        version: { major: 1, minor: 0 },
+        framing_intents: [],
+        contexts: [
+          {
+            label: 'x',
+            canvases: [
+              {
+                id: 'c',
+                label: 'c',
+                dimensions: { width, height },
+                ...(area && { physical_dimensions: { width: area[0], height: area[1] } }),
+                anamorphic_squeeze: 1,
+                framing_decisions: [
+                  {
+                    id: 'd',
+                    label: 'd',
+                    dimensions: { width, height },
+                    anchor_point: { x: 0, y: 0 },
+                  },
+                ],
+              },
+            ],
+          },
+        ],
+        canvas_templates: [],
+      });
+    const taken = (area: [number, number] | null, width: number, height: number) => {
+      const found = takeFraming({ ...rig, body }, read(list(area, width, height)).framings[0]!);
+      if (!found.ok) throw new Error(found.problems[0]?.sentence);
+      return [found.value.modeId, found.value.notes.length];
+    };
+    expect(taken([24, 13.5], 3840, 2160)).toEqual(['small', 0]);
+    expect(taken([36, 20.25], 3840, 2160)).toEqual(['wide', 0]);
+    expect(taken([24, 18], 1000, 750)).toEqual(['tall', 0]);
+    // Nothing told, or nothing wide: by both sides of the picture.
+    expect(taken(null, 3840, 2880)).toEqual(['tall', 0]);
+    expect(taken(null, 3000, 2880)).toEqual(['narrow', 0]);
+    expect(taken([0, 0], 3840, 2160)).toEqual(['wide', 0]);
+    // Nothing of the body records it: the mode in hand stays, and that is said.
+    expect(taken([30, 30], 500, 500)).toEqual(['full', 1]);
+    expect(taken(null, 3840, 777)).toEqual(['full', 1]);
+  });
+
   it('states squeeze, and the desqueezed aspect of an anamorphic', () => {
     const rig = demoRig('long-wall');
     const { framings } = read(written(rig));

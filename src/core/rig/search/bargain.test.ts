@@ -51,6 +51,28 @@ describe('a lens seen for sale', () => {
     const ask = beforeBuying(small, rows);
     expect(ask[0]).toMatch(/haze, fungus, scratches/);
     expect(ask.join(' ')).not.toMatch(/radioactive/);
+    const said = (lens: typeof small, of: typeof rows) => beforeBuying(lens, of).join(' ');
+    const [row] = rows;
+    const straight = { ...row!, parts: [], adapterToBuy: false };
+    const toBuy = { ...row!, parts: null, adapterToBuy: true };
+    const impossible = { ...row!, parts: null, adapterToBuy: false };
+    const unknown = { ...row!, parts: null, adapterToBuy: null };
+    const reduced = { ...row!, parts: [tideMill.parts.find((p) => p.factor < 1)!] };
+    // What has to be bought counts into the price, be it for one body of several; what cannot be does not.
+    for (const [of, counts] of [
+      [[straight], false],
+      [[straight, toBuy], true],
+      [[impossible], false],
+      [[straight, unknown], true],
+    ] as const)
+      expect(/Count the adapter/.test(said(small, [...of]))).toBe(counts);
+    expect(said(small, [straight])).not.toMatch(/on the reducer slowly/);
+    expect(said(small, [straight, reduced])).toMatch(/on the reducer slowly/);
+    expect(said({ ...small, openFNumberWide: 2 }, rows)).toMatch(/radioactive/);
+    const driven = { ...small.electronics, focus: true };
+    expect(said({ ...small, openFNumberWide: 2, electronics: driven }, rows)).not.toMatch(
+      /radioactive/,
+    );
     const fast = { ...small, openFNumberWide: 1.4, openFNumberLong: 1.4 };
     expect(beforeBuying(fast, rows).join(' ')).toMatch(/mildly radioactive/);
   });
