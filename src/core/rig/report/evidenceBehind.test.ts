@@ -1,0 +1,49 @@
+/** How sure a halo is behind a converter, by how its own rim is known. */
+import { describe, expect, it } from 'vitest';
+import { partOf, plainRig } from '../../../../tests/support/plainRig';
+import type { Part } from '../../kit/records';
+import { situationOf } from '../situation';
+import { evidenceBehind } from './evidenceBehind';
+
+/** A reducer whose rim is narrower than the lens's halo of 30 x 0.71 mm. */
+const behind = (more: Partial<Part>) =>
+  evidenceBehind(
+    situationOf(
+      plainRig({ parts: [partOf('focal reducer', { factor: 0.71, thicknessMm: 21, ...more })] }),
+    ),
+  );
+const rim = (edgeRadiusMm: number, exitPupilMm: number | null) => ({
+  ownRim: { edgeRadiusMm, softnessMm: 0, fNumber: 1.42, exitPupilMm },
+});
+/** The bare lens's own uncertainty as it falls behind the glass. */
+const LENS_MM = 0.1 * 0.71;
+
+describe('a converter’s own rim', () => {
+  it('that was measured adds 2 % of its radius to the lens’s own doubt, as squares', () => {
+    const { edgeSigmaMm, doubts, unlikeShare } = behind(rim(15, 90));
+    expect(edgeSigmaMm).toBeCloseTo(Math.hypot(LENS_MM, 0.02 * 15), 3);
+    expect(doubts).toEqual([]);
+    expect(unlikeShare).toBe(0);
+  });
+
+  it('seen with a lens whose pupil is not known adds 6 %, and says so', () => {
+    const { edgeSigmaMm, doubts } = behind(rim(15, null));
+    expect(edgeSigmaMm).toBeCloseTo(Math.hypot(LENS_MM, 0.06 * 15), 3);
+    expect(doubts.join()).toMatch(/exit pupil is not known/);
+  });
+
+  it('taken from the format it was made for adds 10 %, says so, and is never quite sure', () => {
+    // 1.12 of half the diagonal of 23.5 x 15.6: 15.80 mm.
+    const { edgeSigmaMm, doubts, unlikeShare } = behind({
+      designFormat: { widthMm: 23.5, heightMm: 15.6 },
+    });
+    expect(edgeSigmaMm).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * 15.796), 2);
+    expect(doubts.join()).toMatch(/never measured/);
+    expect(unlikeShare).toBe(0.01);
+  });
+
+  it('much wider than the narrowest takes no part', () => {
+    expect(behind(rim(32, null)).edgeSigmaMm).toBeCloseTo(LENS_MM, 9);
+    expect(behind({}).edgeSigmaMm).toBeCloseTo(LENS_MM, 9);
+  });
+});
