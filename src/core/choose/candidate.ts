@@ -3,22 +3,20 @@ import type { Availability } from '../kit/records';
 import type { Window } from '../maths';
 
 /** What a job can fail by, the weightiest first: what goes together, then what the gear can do, then what it costs. */
-const FAIL_CODES = [
-  'fit',
-  'stabiliser',
-  'autofocus',
-  'frame rate',
-  'pixels',
-  'view',
-  'light',
-  'depth',
-  'corners',
-  'range',
-  'mass',
-  'price',
-  'source',
-] as const;
-type FailCode = (typeof FAIL_CODES)[number];
+type FailCode =
+  | 'fit'
+  | 'stabiliser'
+  | 'autofocus'
+  | 'frame rate'
+  | 'pixels'
+  | 'view'
+  | 'light'
+  | 'depth'
+  | 'corners'
+  | 'range'
+  | 'mass'
+  | 'price'
+  | 'source';
 
 export interface Fail {
   code: FailCode;

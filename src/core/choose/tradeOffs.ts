@@ -1,8 +1,7 @@
 /** The best trade-offs among what passes: nothing is wider, brighter and lighter at once. */
 import type { Candidate } from './candidate';
 
-const TRADE_OFF_COSTS = ['massG', 'price'] as const;
-export type TradeOffCost = (typeof TRADE_OFF_COSTS)[number];
+export type TradeOffCost = 'massG' | 'price';
 
 const widest = ({ views }: Candidate): number => views[0]?.from ?? Infinity;
 const longest = ({ views }: Candidate): number => views.at(-1)?.to ?? 0;
