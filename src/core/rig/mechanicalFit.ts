@@ -174,7 +174,7 @@ export function fitIn({ rig, train, at, light }: Situation): FitReport {
   };
 }
 
-/** The same of a rig nobody has worked out yet. */
+/** The same, where the situation of the rig is not at hand. */
 export const fitOf = (rig: Rig): FitReport => fitIn(situationOf(rig));
 
 export interface FitProblem {
