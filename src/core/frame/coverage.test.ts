@@ -1,15 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Halo } from '../halo';
-import {
-  betterVerdict,
-  circleCoverage,
-  coverage,
-  isClearAt,
-  judge,
-  VERDICT_KINDS,
-} from './coverage';
-import { NO_TRAVEL } from './geometry';
+import { betterVerdict, coverage, isClearAt, judge, VERDICT_KINDS } from './coverage';
+import { circleCoverage, NO_TRAVEL } from './geometry';
 
 const FULL = { widthMm: 36, heightMm: 24 };
 

@@ -14,14 +14,12 @@ import { whereFalling } from '../maths';
 import type { FrameSize } from '../optics';
 import {
   areaShare,
-  concentricCleanFrame,
   cornerRadii,
-  freeCleanFrame,
   NO_TRAVEL,
-  scaleUp,
   worstCornerRadius,
-  type PlacedFrame,
   type Travel,
+  cornersOver,
+  type PerCorner,
 } from './geometry';
 
 /** Best first. */
@@ -107,39 +105,6 @@ export function spareStopsAt(
 /** Darkness at each corner, stops; null where no light comes. */
 type CornerStops = [tl: number | null, tr: number | null, br: number | null, bl: number | null];
 
-interface CleanFrames {
-  /** About the middle of the frame. */
-  concentric: FrameSize;
-  /** Anywhere within the frame. */
-  free: PlacedFrame;
-}
-
-export interface CircleCoverage {
-  /** Share of the frame that stays inside the circle over the travel, 0..1. */
-  areaShare: number;
-  cleanFrame: CleanFrames;
-  /** Least scale-up that clears the circle over the travel; null where none does. */
-  scaleUp: number | null;
-}
-
-/** What a circle of `radiusMm` does for a frame over its travel. `aspect` is that of the clean frame wanted. */
-export function circleCoverage(
-  frame: FrameSize,
-  centre: Halo['centre'],
-  radiusMm: number,
-  travel: Travel,
-  aspect = frame.widthMm / frame.heightMm,
-): CircleCoverage {
-  return {
-    areaShare: areaShare(frame, centre, radiusMm, travel),
-    cleanFrame: {
-      concentric: concentricCleanFrame(frame, centre, radiusMm, aspect, travel),
-      free: freeCleanFrame(frame, centre, radiusMm, aspect, travel),
-    },
-    scaleUp: scaleUp(frame, centre, radiusMm, travel),
-  };
-}
-
 export interface Coverage {
   /** Standing still. */
   cornerStops: CornerStops;
@@ -149,15 +114,18 @@ export interface Coverage {
   worstCornerRadiusMm: number;
 }
 
-/** Darkness at each corner of a frame that stands still. */
-export function cornerStopsOf(halo: Halo, frame: FrameSize): CornerStops {
-  const [tl, tr, br, bl] = cornerRadii(frame, halo.centre);
+/** Darkness at some distances from the halo's centre, one for each corner. */
+function stopsAt(halo: Halo, [tl, tr, br, bl]: PerCorner): CornerStops {
   const stops = (r: number) => darknessStops(lightAt(halo, r).light);
   const first = stops(tl);
   // About a centred halo all corners are alike, and asked once.
-  const stopsAt = (r: number) => (r === tl ? first : stops(r));
-  return [first, stopsAt(tr), stopsAt(br), stopsAt(bl)];
+  const at = (r: number) => (r === tl ? first : stops(r));
+  return [first, at(tr), at(br), at(bl)];
 }
+
+/** Darkness at each corner of a frame that stands still. */
+export const cornerStopsOf = (halo: Halo, frame: FrameSize): CornerStops =>
+  stopsAt(halo, cornerRadii(frame, halo.centre));
 
 /** Corner readings and margins of a halo over a frame. */
 export function coverage(
@@ -166,10 +134,10 @@ export function coverage(
   travel: Travel,
   profile: HaloProfile = haloProfile(halo),
 ): Coverage {
+  const { atRest, worst } = cornersOver(frame, halo.centre, travel);
   const radiiMm = haloRadii(halo, profile);
-  const worst = worstCornerRadius(frame, halo.centre, travel);
   return {
-    cornerStops: cornerStopsOf(halo, frame),
+    cornerStops: stopsAt(halo, atRest),
     radiiMm,
     marginMm: {
       clear: radiiMm.clear - worst,

@@ -22,7 +22,7 @@ export const CORNERS = [
   [-1, 1],
 ] as const;
 
-type PerCorner = [tl: number, tr: number, br: number, bl: number];
+export type PerCorner = [tl: number, tr: number, br: number, bl: number];
 
 /** Distance from the circle's centre to each corner, mm. */
 export function cornerRadii(frame: FrameSize, offset: Offset): PerCorner {
@@ -38,6 +38,16 @@ export function worstCornerRadius(frame: FrameSize, offset: Offset, travel: Trav
   const y = frame.heightMm / 2 + Math.abs(offset.yMm);
   return Math.hypot(x + travel.xMm, y + travel.yMm);
 }
+
+/** Distances of the corners from the circle's centre at rest, and the farthest any gets over the travel, mm. */
+export const cornersOver = (
+  frame: FrameSize,
+  offset: Offset,
+  travel: Travel,
+): { atRest: PerCorner; worst: number } => ({
+  atRest: cornerRadii(frame, offset),
+  worst: worstCornerRadius(frame, offset, travel),
+});
 
 /** Area under the arc of radius R about 0 from x1 to x2, both within -R..R; 0 when x2 <= x1. */
 const arcArea = (R: number, x1: number, x2: number): number =>
@@ -184,4 +194,37 @@ export function scaleUp(
   const h = halfHeightInCircle(aspect, dx, dy, reach);
   const p = frame.heightMm / 2 / h;
   return p <= most ? Math.max(1, p) : null;
+}
+
+interface CleanFrames {
+  /** About the middle of the frame. */
+  concentric: FrameSize;
+  /** Anywhere within the frame. */
+  free: PlacedFrame;
+}
+
+export interface CircleCoverage {
+  /** Share of the frame that stays inside the circle over the travel, 0..1. */
+  areaShare: number;
+  cleanFrame: CleanFrames;
+  /** Least scale-up that clears the circle over the travel; null where none does. */
+  scaleUp: number | null;
+}
+
+/** What a circle of `radiusMm` does for a frame over its travel. `aspect` is that of the clean frame wanted. */
+export function circleCoverage(
+  frame: FrameSize,
+  centre: Offset,
+  radiusMm: number,
+  travel: Travel,
+  aspect = frame.widthMm / frame.heightMm,
+): CircleCoverage {
+  return {
+    areaShare: areaShare(frame, centre, radiusMm, travel),
+    cleanFrame: {
+      concentric: concentricCleanFrame(frame, centre, radiusMm, aspect, travel),
+      free: freeCleanFrame(frame, centre, radiusMm, aspect, travel),
+    },
+    scaleUp: scaleUp(frame, centre, radiusMm, travel),
+  };
 }

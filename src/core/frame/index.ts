@@ -1,8 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { ASPECTS, namedAspect } from './aspects';
 export {
-  circleCoverage,
-  type CircleCoverage,
   cornerStopsOf,
   coverage,
   type Coverage,
@@ -13,7 +11,16 @@ export {
   type Verdict,
   type VerdictKind,
 } from './coverage';
-export { areaShare, CORNERS, NO_TRAVEL, scaleUp, type Travel, worstCornerRadius } from './geometry';
+export {
+  areaShare,
+  circleCoverage,
+  type CircleCoverage,
+  CORNERS,
+  NO_TRAVEL,
+  scaleUp,
+  type Travel,
+  worstCornerRadius,
+} from './geometry';
 export { cornerLift, type CornerLift, frameGains } from './lift';
 export {
   cleanMegapixels,
