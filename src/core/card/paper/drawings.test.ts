@@ -1,6 +1,6 @@
 /** The engraved arc of a card, by the geometry of a circle through three points. */
 import { describe, expect, it } from 'vitest';
-import type { CardWindow } from '../rigCard';
+import type { CardWindow } from '../../card';
 import { windowItems, windowMarks } from './drawings';
 import type { PathItem } from './paper';
 

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
 import type { Part } from '../../kit/records';
-import { situationOf } from '../situation';
+import { situationOf } from '../../rig';
 import { evidenceBehind } from './evidenceBehind';
 
 /** A reducer whose rim is narrower than the lens's halo of 30 x 0.71 mm. */
