@@ -1,6 +1,6 @@
 /** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
 import { spareStopsAt, scaleUp, worstCornerRadius } from '../frame';
-import type { Offset, FrameSize } from '../optics';
+import { countedFrom, type FrameSize } from '../optics';
 import { keptIn, peakBetween, windowsAmong, type Known, type Window } from '../maths';
 import { seenFrom } from '../rig';
 import {
@@ -93,12 +93,6 @@ function spareAt(
   }, FAR_BELOW);
 }
 
-/** A halo's centre counted from the middle of a read-out. */
-const centredOn = (centre: Offset, middle: Offset): Offset => ({
-  xMm: centre.xMm - middle.xMm,
-  yMm: centre.yMm - middle.yMm,
-});
-
 /** The best at a place, or between places. */
 function bestOf(reach: Reach, { x, place }: Spot, apertures: ApertureRange): BestAt {
   if (place !== null) return bestAt(reach, place, apertures);
@@ -119,7 +113,7 @@ const NOWHERE_NEAR_MM = -1e3;
 function marginAt(reach: Reach, wanted: Wanted, frame: FrameSize, spot: Spot): number {
   const { acceptedMm, fNumber, centre } = bestOf(reach, spot, wanted.apertures);
   if (fNumber === 0) return NOWHERE_NEAR_MM;
-  const off = centredOn(centre, wanted.middle);
+  const off = countedFrom(centre, wanted.middle);
   const margin = acceptedMm - worstCornerRadius(frame, off, wanted.travel);
   if (Math.abs(margin) > NEAR_MM) return margin;
   const isIn = spareAt(reach, wanted, frame, spot.x) >= 0;
@@ -139,7 +133,7 @@ function clearStretches(reach: Reach, wanted: Wanted, frame: FrameSize): Window[
 function scaleAt(reach: Reach, wanted: Wanted, spot: Spot): number | null {
   const { frame, middle, travel, apertures } = wanted;
   const { acceptedMm, fNumber, centre } = bestOf(reach, spot, apertures);
-  return fNumber === 0 ? null : scaleUp(frame, centredOn(centre, middle), acceptedMm, travel);
+  return fNumber === 0 ? null : scaleUp(frame, countedFrom(centre, middle), acceptedMm, travel);
 }
 
 /** The widest view of a stretch, as log f and the scale-up it takes. */

@@ -1,7 +1,7 @@
 /** What focusing and extension do to a halo, and how much less sure it is close up. */
 import type { Lens } from '../kit/records';
 import { extendedMagnification, pupilScale, distanceInFocals, focusMagnification } from '../optics';
-import { pupilMagnification } from './pupil';
+import { mostMagnification, pupilMagnification } from './pupil';
 
 export interface Setting {
   focalMm: number;
@@ -33,7 +33,7 @@ function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | null): num
 
 /** Magnification of the bare lens at an engraved distance, held at what it can do. */
 export const lensMagnification = (lens: Lens, focalMm: number, focusM: number | null): number =>
-  focusMagnification(focusedFocalMm(lens, focalMm, focusM), focusM, lens.maxMagnification ?? 1);
+  focusMagnification(focusedFocalMm(lens, focalMm, focusM), focusM, mostMagnification(lens));
 
 /**
  * A lens as it is set, with what follows from that alone. Halo, evidence, view and depth all start from it, so that
@@ -60,7 +60,7 @@ export interface LensAt {
 export function lensAt(lens: Lens, setting: Setting): LensAt {
   const { focalMm, focusM, extensionMm = 0 } = setting;
   const focusedMm = focusedFocalMm(lens, focalMm, focusM);
-  const atRing = focusMagnification(focusedMm, focusM, lens.maxMagnification ?? 1);
+  const atRing = focusMagnification(focusedMm, focusM, mostMagnification(lens));
   const moved = extendedMagnification(
     focalMm,
     extensionMm,

@@ -15,6 +15,9 @@ const MOST = 10;
 export const magnificationOf = (exitPupilMm: number, focalMm: number, m = 0): number =>
   clamp(exitPupilMm / focalMm - m, LEAST, MOST);
 
+/** What a lens magnifies at the most; one that does not say is held at life size. */
+export const mostMagnification = (lens: Lens): number => lens.maxMagnification ?? 1;
+
 function nearestTold(samples: readonly HaloSample[], focalMm: number): HaloSample | null {
   const apart = (s: HaloSample) => Math.abs(Math.log(s.focalMm / focalMm));
   return samples.reduce<HaloSample | null>(
@@ -26,7 +29,7 @@ function nearestTold(samples: readonly HaloSample[], focalMm: number): HaloSampl
 function fromExitPupil(lens: Lens, focalMm: number): number {
   const told = nearestTold(lens.halo, focalMm);
   if (!told?.exitPupilMm) return magnificationOf(usualExitPupilMm(lens, focalMm), focalMm);
-  const m = focusMagnification(told.focalMm, told.focusM, lens.maxMagnification ?? 1);
+  const m = focusMagnification(told.focalMm, told.focusM, mostMagnification(lens));
   return magnificationOf(told.exitPupilMm, told.focalMm, m);
 }
 

@@ -19,6 +19,12 @@ export interface Offset {
 /** Whether a place lies off the one it is counted from. */
 export const isOffMiddle = ({ xMm, yMm }: Offset): boolean => xMm !== 0 || yMm !== 0;
 
+/** The same place, counted from another one. */
+export const countedFrom = (place: Offset, from: Offset): Offset => ({
+  xMm: place.xMm - from.xMm,
+  yMm: place.yMm - from.yMm,
+});
+
 /** Formats lenses are designed for and sensors come in. Sizes are nominal; single cameras differ by a few tenths. */
 export const FORMATS: readonly NamedFormat[] = [
   { id: '8-standard', name: 'Standard 8 film', widthMm: 4.88, heightMm: 3.68 },

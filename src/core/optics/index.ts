@@ -36,6 +36,7 @@ export {
   VISIBLE_DIFFERENCE,
 } from './detail';
 export {
+  countedFrom,
   diagonalMm,
   farthestCornerMm,
   FORMATS,

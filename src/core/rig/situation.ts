@@ -3,7 +3,7 @@
  * cover. Worked out once; verdict, report, sweep and choice all start from it.
  */
 import type { Travel, DeliveredFrame } from '../frame';
-import { isOffMiddle, type Offset } from '../optics';
+import { countedFrom, isOffMiddle, type Offset } from '../optics';
 import { lensAt, type LensAt, predictHalo, type Halo } from '../halo';
 import { readOutMiddle, limitStops } from '../kit/records';
 import { clamp } from '../maths';
@@ -48,7 +48,7 @@ export function seenFrom(halo: Halo, from: Offset): Halo {
     rims,
     exitPupilMm,
     coneTangent,
-    centre: { xMm: centre.xMm - from.xMm, yMm: centre.yMm - from.yMm },
+    centre: countedFrom(centre, from),
   };
 }
 

@@ -1,14 +1,14 @@
 /** A report with the sensor somewhere in its travel. */
 import { cornerStopsOf, CORNERS, type Travel } from '../../frame';
 import type { Offset } from '../../optics';
+import { seenFrom } from '../../rig';
 import type { Report } from './evaluate';
 
 /** The report as the stage shows it while the sensor stands `sensor` mm from its rest. */
 export function wandered(report: Report, sensor: Offset): Report {
   const { model } = report.halo;
   // The frame moves one way; seen from it the halo moves the other.
-  const centre = { xMm: model.centre.xMm - sensor.xMm, yMm: model.centre.yMm - sensor.yMm };
-  const moved = { ...model, centre };
+  const moved = seenFrom(model, sensor);
   return {
     ...report,
     halo: { ...report.halo, model: moved },
