@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { type HaloSample, lensExample, type Lens } from '../kit/records';
 import { sampleWith, type SampleTold } from '../../../tests/support/samples';
 import { evidenceFor } from './evidence';
-import { focusDoubt, lensAt } from './focus';
+import { lensAt } from './focus';
 import { priorFor } from './priors';
-import { pupilMagnification } from './pupil';
 
 const sample = (more: SampleTold = {}): HaloSample =>
   sampleWith({ focalMm: 50, fNumber: 4, ...more });
@@ -176,63 +175,5 @@ describe('what several samples leave unsure', () => {
     expect(long.sampleIds).toEqual(['b']);
     expect(ends({}, {}, 60.6).doubts.join()).not.toMatch(/no sample as/);
     expect(ends({}, {}).sampleIds).toEqual(['a', 'b']);
-  });
-});
-
-describe('close focus', () => {
-  const lens = lensWith(sample());
-  // m = 0.25 at f (2 + m + 1/m).
-  const close = at(4, (50 * 6.25) / 1000);
-
-  it('moves a lens that moves whole: edge by 1 + m/P, exit pupil by m f', () => {
-    expect(lensAt(lens, close).edgeScale).toBeCloseTo(1 + 0.25 / 1.2, 6);
-    expect(lensAt(lens, close).outMm).toBeCloseTo(12.5, 4);
-    const inside: Lens = { ...lens, focusing: 'internal' };
-    expect(lensAt(inside, close).edgeScale).toBe(1);
-    expect(lensAt(inside, { ...close, extensionMm: 10 }).edgeScale).toBeCloseTo(1 + 0.2 / 1.2, 6);
-  });
-
-  it('leaves the edge unsure by 12 % of m, the softness by 30 %, and no more where the pupil is told', () => {
-    expect(focusDoubt(lensAt(lens, close), [0], 0.08)).toEqual({
-      edgeShare: expect.closeTo(0.03, 6) as number,
-      softness: expect.closeTo(0.075, 6) as number,
-      falloff: 0,
-      doubts: [],
-    });
-    // What was measured there is known there; half as far away it is half as unsure.
-    expect(focusDoubt(lensAt(lens, close), [0.25], 0.08).edgeShare).toBe(0);
-    expect(focusDoubt(lensAt(lens, close), [0, 0.125], 0.08).edgeShare).toBeCloseTo(0.015, 6);
-    expect(focusDoubt(lensAt(lens, close), [0.245], 0.08).edgeShare).toBe(0);
-  });
-
-  it('a pupil taken from the exit pupil is half as unsure as the falloff', () => {
-    const untold: Lens = { ...lens, pupilMagnification: null };
-    const share = 0.25 / pupilMagnification(untold, 50);
-    const doubt = focusDoubt(lensAt(untold, close), [0], 0.4);
-    expect(doubt.edgeShare).toBeCloseTo(Math.hypot(0.03, (0.2 * share) / (1 + share)), 6);
-    expect(doubt.doubts).toEqual([
-      'its pupil magnification is not told: taken from its exit pupil',
-    ]);
-    // Focusing inside, nothing moves by it.
-    const inside = focusDoubt(lensAt({ ...untold, focusing: 'internal' }, close), [0], 0.4);
-    expect(inside.edgeShare).toBeCloseTo(Math.hypot(0.03, 0.125), 6);
-    expect(inside.falloff).toBeCloseTo(0.25, 6);
-    expect(inside.doubts).toEqual(['focuses inside: how the halo changes close up is not known']);
-  });
-});
-
-describe('a pupil magnification taken from samples', () => {
-  it('goes by the nearest in focal length that tells its exit pupil', () => {
-    const halo = [
-      sample({ id: 'a', focalMm: 20, exitPupilMm: 30 }),
-      sample({ id: 'b', focalMm: 26, exitPupilMm: null }),
-      sample({ id: 'c', focalMm: 80, exitPupilMm: 160 }),
-    ];
-    for (const of of [halo, [...halo].reverse()]) {
-      const lens: Lens = { ...lensWith(...of), focalMinMm: 20, focalMaxMm: 80 };
-      const untold: Lens = { ...lens, pupilMagnification: null };
-      expect(pupilMagnification(untold, 25)).toBeCloseTo(1.5, 9);
-      expect(pupilMagnification(untold, 70)).toBeCloseTo(2, 9);
-    }
   });
 });

@@ -1,7 +1,8 @@
 /** What focusing and extension do to a halo, and how much less sure it is close up. */
 import type { Lens } from '../kit/records';
-import { extendedMagnification, pupilScale, distanceInFocals, focusMagnification } from '../optics';
-import { mostMagnification, pupilMagnification } from './pupil';
+import { extendedMagnification, pupilScale } from '../optics';
+import { focusedAt } from './focused';
+import { pupilMagnification } from './pupil';
 
 export interface Setting {
   focalMm: number;
@@ -11,29 +12,6 @@ export interface Setting {
   /** How far tubes and helicoids carry the whole lens out, mm; 0 where left out. */
   extensionMm?: number;
 }
-
-/** The focal length close up is held within these shares of the engraved one. */
-const SHORTEST_SHARE = 0.5;
-const LONGEST_SHARE = 1.3;
-/** A zoom tells its greatest magnification of its long end. */
-const LONG_END_SHARE = 0.98;
-
-/**
- * Focal length at an engraved distance, mm: where a lens tells its closest focus and what it magnifies there,
- * it runs from the engraved one, at infinity, to the one that keeps both figures; else it stays.
- */
-function focusedFocalMm(lens: Lens, focalMm: number, focusM: number | null): number {
-  const { maxMagnification: most, closestFocusM, focalMaxMm, estimated } = lens;
-  if (focusM === null || most === null || estimated.includes('closestFocusM')) return focalMm;
-  if (focalMm < focalMaxMm * LONG_END_SHARE) return focalMm;
-  const closest = (closestFocusM * 1000) / distanceInFocals(most) / focalMm;
-  const share = Math.min(LONGEST_SHARE, Math.max(SHORTEST_SHARE, closest));
-  return focalMm * (1 + (share - 1) * Math.min(1, closestFocusM / focusM));
-}
-
-/** Magnification of the bare lens at an engraved distance, held at what it can do. */
-export const lensMagnification = (lens: Lens, focalMm: number, focusM: number | null): number =>
-  focusMagnification(focusedFocalMm(lens, focalMm, focusM), focusM, mostMagnification(lens));
 
 /**
  * A lens as it is set, with what follows from that alone. Halo, evidence, view and depth all start from it, so that
@@ -59,8 +37,7 @@ export interface LensAt {
 /** The lens at a setting. */
 export function lensAt(lens: Lens, setting: Setting): LensAt {
   const { focalMm, focusM, extensionMm = 0 } = setting;
-  const focusedMm = focusedFocalMm(lens, focalMm, focusM);
-  const atRing = focusMagnification(focusedMm, focusM, mostMagnification(lens));
+  const { focalMm: focusedMm, magnification: atRing } = focusedAt(lens, focalMm, focusM);
   const moved = extendedMagnification(
     focalMm,
     extensionMm,

@@ -10,7 +10,8 @@ import {
   type Lens,
 } from '../kit/records';
 import { stopsBetweenFNumbers } from '../optics';
-import { lensAt, lensMagnification } from './focus';
+import { lensAt } from './focus';
+import { focusedAt } from './focused';
 import { usualExitPupilMm } from './priors';
 import { edgeTold } from './published';
 
@@ -97,7 +98,7 @@ function speaking(samples: readonly HaloSample[]): HaloSample[] {
 function markOf(lens: Lens, group: readonly HaloSample[]): Mark | null {
   const [best] = group;
   if (!best) return null;
-  const magnification = (s: HaloSample) => lensMagnification(lens, s.focalMm, s.focusM);
+  const magnification = (s: HaloSample) => focusedAt(lens, s.focalMm, s.focusM).magnification;
   const kind = best.evidence.kind;
   const ofKind = group.filter((s) => s.evidence.kind === kind);
   const far = ofKind.filter((s) => magnification(s) < FAR_MAGNIFICATION);

@@ -1,7 +1,7 @@
 /** The pupil magnification of a lens: exit pupil over entrance pupil. */
 import type { HaloSample, Lens } from '../kit/records';
 import { clamp, keptFor } from '../maths';
-import { focusMagnification } from '../optics';
+import { focusedAt } from './focused';
 import { usualExitPupilMm } from './priors';
 
 /** The range of pupil magnifications that lenses have; values are held within it. */
@@ -15,9 +15,6 @@ const MOST = 10;
 export const magnificationOf = (exitPupilMm: number, focalMm: number, m = 0): number =>
   clamp(exitPupilMm / focalMm - m, LEAST, MOST);
 
-/** What a lens magnifies at the most; one that does not say is held at life size. */
-export const mostMagnification = (lens: Lens): number => lens.maxMagnification ?? 1;
-
 function nearestTold(samples: readonly HaloSample[], focalMm: number): HaloSample | null {
   const apart = (s: HaloSample) => Math.abs(Math.log(s.focalMm / focalMm));
   return samples.reduce<HaloSample | null>(
@@ -29,8 +26,8 @@ function nearestTold(samples: readonly HaloSample[], focalMm: number): HaloSampl
 function fromExitPupil(lens: Lens, focalMm: number): number {
   const told = nearestTold(lens.halo, focalMm);
   if (!told?.exitPupilMm) return magnificationOf(usualExitPupilMm(lens, focalMm), focalMm);
-  const m = focusMagnification(told.focalMm, told.focusM, mostMagnification(lens));
-  return magnificationOf(told.exitPupilMm, told.focalMm, m);
+  const focused = focusedAt(lens, told.focalMm, told.focusM);
+  return magnificationOf(told.exitPupilMm, focused.focalMm, focused.magnification);
 }
 
 const cache = new WeakMap<Lens, Map<number, number>>();
