@@ -77,6 +77,33 @@ describe('where the scene falls in a picture', () => {
     expect(ratio).toBeCloseTo(0.71, 6);
   });
 
+  it('shifted or read off its middle, a camera that keeps the miller in the middle sees as rays do', () => {
+    // The read-out's middle stands 5 mm off the axis; the ray of a far point through the pupil's middle meets the
+    // sensor so far from the axis as its slope says, whatever the program thinks of pictures.
+    const mode = { ...plainRig().mode, middleXMm: 5, middleYMm: -2 };
+    const shot = shotAt({ ...plainRig(), mode }, 3);
+    const { distanceMm: u, magnification: m } = shot.subject;
+    const v = u * m;
+    // So that the miller is in the middle of the read-out, the pupil stands 5/m and -2/m beside him; the upright
+    // picture is the sensor turned by half a turn, and told as frames show it.
+    for (const spot of [
+      { xM: 0, yM: 0, zM: 0 },
+      { xM: 0.4, yM: -0.3, zM: 2.7 },
+      { xM: -1, yM: 0.2, zM: 40 },
+    ]) {
+      const onAxis = (metres: number, asideMm: number) =>
+        (v * (metres * 1000 + asideMm / m)) / (u + spot.zM * 1000) - asideMm;
+      const seen = seenAt(shot, spot);
+      expect(seen!.xMm).toBeCloseTo(onAxis(spot.xM, 5), 6);
+      expect(seen!.yMm).toBeCloseTo(onAxis(spot.yM, -2), 6);
+    }
+    // What is far runs to where the axis meets the picture, as the halo's centre does.
+    const { centre } = shot.halo;
+    const far = seenAt(shot, { xM: 0, yM: 0, zM: 1e7 })!;
+    expect(far.xMm).toBeCloseTo(centre.xMm, 3);
+    expect(far.yMm).toBeCloseTo(centre.yMm, 3);
+  });
+
   it('what stands beside or behind the camera is not in the picture', () => {
     const shot = shotAt(plainRig(), 3);
     expect(seenAt(shot, { xM: 0, yM: 0, zM: -3.2 })).toBeNull();

@@ -1,9 +1,16 @@
 /** One rig before the scene: where it stands, what it is focused on, and where a point of the scene falls. */
 import { whereBeginning } from '../maths';
 import type { Halo } from '../halo';
-import { blurDiscMm, type Subject, type FrameSize, desqueezed } from '../optics';
+import {
+  blurDiscMm,
+  countedFrom,
+  desqueezed,
+  type FrameSize,
+  type Offset,
+  type Subject,
+} from '../optics';
 import { evaluate, type Report, inFocus } from '../rig/report';
-import { deliveredOf, turned, type Rig, situationOf } from '../rig';
+import { deliveredOf, readOutFromAxis, turned, type Rig, situationOf } from '../rig';
 import { frontFactor } from '../rig/train';
 import type { Spot } from './scene';
 
@@ -105,19 +112,30 @@ export interface Seen {
 /** Nearer than this share of the way to the subject nothing is drawn. */
 const TOO_NEAR = 0.02;
 
+/** Where the lens's axis meets the upright picture, mm from its middle: off it where the rig is shifted or reads off it. */
+function axisIn(rig: Rig): Offset {
+  const { xMm, yMm } = countedFrom(ON_AXIS, readOutFromAxis(rig));
+  return { xMm: xMm * rig.lens.squeeze, yMm };
+}
+const ON_AXIS: Offset = { xMm: 0, yMm: 0 };
+
 /**
- * Central projection from the entrance pupil: x′ = m u X/Z. Null for what stands beside or behind the camera. The
- * squeeze of an anamorphic narrows its entrance pupil across: common practice, no source.
+ * Central projection from the entrance pupil: x′ = m u X/Z. Where the axis meets the picture at a, off its middle, the
+ * camera stands so far aside that the miller is in the middle all the same: x′ = m u X/Z + a (1 − u/Z), and what is far
+ * runs to the axis. Null for what stands beside or behind the camera. The squeeze of an anamorphic narrows its entrance
+ * pupil across: common practice, no source.
  */
 export function seenAt({ subject, rig }: Shot, { xM, yM, zM }: Spot): Seen | null {
   const { distanceMm, magnification } = subject;
   const depthMm = distanceMm + zM * 1000;
   if (depthMm < TOO_NEAR * distanceMm) return null;
   const scale = (magnification * distanceMm) / depthMm;
+  const axis = axisIn(rig);
+  const aside = 1 - distanceMm / depthMm;
   const blurMm = blurDiscMm(subject, zM * 1000);
   return {
-    xMm: scale * xM * 1000,
-    yMm: scale * yM * 1000,
+    xMm: scale * xM * 1000 + axis.xMm * aside,
+    yMm: scale * yM * 1000 + axis.yMm * aside,
     blurWidthMm: blurMm / rig.lens.squeeze,
     blurHeightMm: blurMm,
     depthM: depthMm / 1000,

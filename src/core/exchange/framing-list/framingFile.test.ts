@@ -143,6 +143,38 @@ describe('a framing decision list', () => {
     expect(taken(null, 3840, 777)).toEqual(['full', 1]);
   });
 
+  it('off the middle of its canvas: says where it lies and what its corners are there', () => {
+    // A hard circle of 19 mm on 36x24. 24x12 about the middle ends at 13.42 mm; set against the right edge its far
+    // corners lie at hypot(18, 6) = 18.97, set into the corner at hypot(18, 12) = 21.63, past the circle.
+    const dark = plainRig({ lens: { halo: [circle(19)] } });
+    const [framing] = read(written(turned(dark, { aspect: 2, postScale: 1.5 }))).framings;
+    if (!framing) throw new Error('there is one');
+    const said = (x: number, y: number, isProtection = false) => {
+      const { dimensions } = framing.decision;
+      const decision = isProtection
+        ? {
+            ...framing.decision,
+            dimensions: { width: dimensions.width / 2, height: dimensions.height / 2 },
+            protection_dimensions: dimensions,
+            anchor_point: { x: x + dimensions.width / 4, y: y + dimensions.height / 4 },
+            protection_anchor_point: x < 0.1 ? null : { x, y },
+          }
+        : { ...framing.decision, anchor_point: { x, y } };
+      const taken = takeFraming(dark, { ...framing, decision });
+      if (!taken.ok) throw new Error(taken.problems[0]?.sentence);
+      return taken.value.notes.join(' ');
+    };
+    expect(framing.decision.dimensions).toEqual({ width: 2000, height: 1000 });
+    expect(said(500, 500)).toBe('');
+    expect(said(1000, 1000)).toMatch(
+      /^The list frames 6\.0 and 6\.0 mm off .* is Clipped, .*black/,
+    );
+    expect(said(1000, 500)).toMatch(/6\.0 and 0\.0 mm off .* is Clear/);
+    // What must be clean is the protection, wherever the frame in it lies.
+    expect(said(0, 0, true)).toMatch(/−6\.0 and −6\.0 mm off .* is Clipped/);
+    expect(said(500, 500, true)).toBe('');
+  });
+
   it('states squeeze, and the desqueezed aspect of an anamorphic', () => {
     const rig = demoRig('long-wall');
     const { framings } = read(written(rig));
@@ -231,6 +263,10 @@ describe('a framing decision list', () => {
     expect(said('{"uuid":"u","version":{"major":1,"minor":0},"contexts":[]}')).toContain(
       'no framing decision',
     );
+    const thin = structuredClone(JSON.parse(written(plainRig()))) as typeof list;
+    const [decision] = thin.contexts[0]!.canvases[0]!.framing_decisions as Json[];
+    decision!.dimensions = { width: 3000, height: 5e-324 };
+    expect(said(JSON.stringify(thin))).toContain('no framing decision with a size');
     expect(said('{"__proto__":1,"contexts":[]}')).toContain('__proto__');
   });
 

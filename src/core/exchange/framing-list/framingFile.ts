@@ -2,7 +2,7 @@
  * ASC Framing Decision List files: what a rig records and delivers as a canvas and a framing decision, and back.
  * Structure from memory of the published specification; docs/formats.md tells what is written.
  */
-import { circleCoverage, recordedFrame } from '../../frame';
+import { circleCoverage, judge, recordedFrame } from '../../frame';
 import { checkFramingFile } from '../../kit/checks';
 import {
   fullName,
@@ -16,8 +16,8 @@ import {
 } from '../../kit/records';
 import type { Guide, GuideBox } from '../../guides';
 import type { Report } from '../../rig/report';
-import { deliveredOf, recordedOf, turned, type Rig } from '../../rig';
-import { fail, named, ok, type Result, fixed } from '../../words';
+import { deliveredOf, recordedOf, seenFrom, situationOf, turned, type Rig } from '../../rig';
+import { fail, named, ok, type Result, darknessWords, fixed } from '../../words';
 import { checkSize, parseJson } from '../json';
 
 const FDL_CREATOR = 'Wandering Halo';
@@ -178,6 +178,10 @@ interface ReadFraming {
   framings: FoundFraming[];
 }
 
+/** What is smaller than a pixel either way frames nothing. */
+const isFrame = ({ width, height }: Pick<GuideBox, 'width' | 'height'>): boolean =>
+  width >= 1 && height >= 1;
+
 /** Reads a list; refuses what is none, with the place. */
 export function readFraming(textOfFile: string, name: string): Result<ReadFraming> {
   const size = checkSize(textOfFile.length, name);
@@ -196,7 +200,7 @@ export function readFraming(textOfFile: string, name: string): Result<ReadFramin
   const framings = checked.value.contexts.flatMap(({ canvases }) =>
     canvases.flatMap((canvas) =>
       canvas.framing_decisions
-        .filter(({ dimensions }) => dimensions.width > 0 && dimensions.height > 0)
+        .filter(({ dimensions }) => isFrame(dimensions))
         .map((decision) => ({
           canvas,
           decision,
@@ -232,12 +236,34 @@ function modeFor(rig: Rig, { physical_dimensions: area, dimensions }: FdlCanvas)
   return fits(rig.mode) ? rig.mode : rig.body.modes.find(fits);
 }
 
+/** What must be clean of a framing, px of its canvas: its protection where it has one. */
+function wantedOf(decision: FramingDecision): GuideBox {
+  const { dimensions, anchor_point: anchor, protection_dimensions: size } = decision;
+  if (!size || !isFrame(size)) return { ...dimensions, ...anchor };
+  // Where its own place is not told it lies evenly about what it protects.
+  const evenly = {
+    x: anchor.x + (dimensions.width - size.width) / 2,
+    y: anchor.y + (dimensions.height - size.height) / 2,
+  };
+  return { ...size, ...(decision.protection_anchor_point ?? evenly) };
+}
+
+/** What a frame off the middle of its canvas has in its corners, where this program frames about the middle. */
+function asideWords(rig: Rig, aside: { x: number; y: number }): string {
+  const { halo, delivered, travel, limitStops } = situationOf(rig);
+  const recorded = recordedOf(rig);
+  const at = { xMm: aside.x * recorded.widthMm, yMm: aside.y * recorded.heightMm };
+  const { kind, worstCornerStops } = judge(seenFrom(halo, at), delivered, travel, limitStops);
+  const place = [at.xMm, at.yMm].map((v) => fixed(v, 1)).join(' and ');
+  return `The list frames ${place} mm off the middle of its canvas, across and down; here frames are about the middle. As the list has it this rig is ${kind}, its darkest corner ${darknessWords(worstCornerStops)}.`;
+}
+
 /**
  * How a rig is set to deliver a framing: its protection where it has one, as that is what must be clean. Refused
  * where the framing is larger than the canvas.
  */
 export function takeFraming(rig: Rig, { canvas, decision }: FoundFraming): Result<TakenFraming> {
-  const wanted = decision.protection_dimensions ?? decision.dimensions;
+  const wanted = wantedOf(decision);
   const { dimensions, anamorphic_squeeze: squeeze } = canvas;
   if (wanted.width > dimensions.width * 1.0005 || wanted.height > dimensions.height * 1.0005)
     return fail(
@@ -261,22 +287,18 @@ export function takeFraming(rig: Rig, { canvas, decision }: FoundFraming): Resul
   const whole = deliveredOf(set);
   const share = wanted.width / dimensions.width;
   const postScale = Math.max(1, whole.widthMm / (set.mode.widthMm * share));
-  const { anchor_point: anchor } = decision;
-  const middle = anchor.x + decision.dimensions.width / 2;
-  const middleY = anchor.y + decision.dimensions.height / 2;
-  if (
-    Math.abs(middle / dimensions.width - 0.5) > NEAR_SHARE / 2 ||
-    Math.abs(middleY / dimensions.height - 0.5) > NEAR_SHARE / 2
-  )
-    notes.push('The list frames off the middle of its canvas; here frames are about the middle.');
-  return ok({
-    modeId: set.mode.id,
-    change: {
-      aspect: rounded(aspect),
-      postScale: isNear(postScale, 1) && postScale < 1.0005 ? 1 : rounded(postScale),
-      digitalZoom: 1,
-      cropId: null,
-    },
-    notes,
-  });
+  const change = {
+    aspect: rounded(aspect),
+    postScale: isNear(postScale, 1) && postScale < 1.0005 ? 1 : rounded(postScale),
+    digitalZoom: 1,
+    cropId: null,
+  };
+  // From the middle of the canvas, as shares of it.
+  const aside = {
+    x: (wanted.x + wanted.width / 2) / dimensions.width - 0.5,
+    y: (wanted.y + wanted.height / 2) / dimensions.height - 0.5,
+  };
+  if (Math.max(Math.abs(aside.x), Math.abs(aside.y)) > NEAR_SHARE / 2)
+    notes.push(asideWords(turned(set, change), aside));
+  return ok({ modeId: set.mode.id, change, notes });
 }
