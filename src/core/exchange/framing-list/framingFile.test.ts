@@ -264,7 +264,9 @@ describe('a framing decision list', () => {
       'no framing decision',
     );
     const thin = structuredClone(JSON.parse(written(plainRig()))) as typeof list;
-    const [decision] = thin.contexts[0]!.canvases[0]!.framing_decisions as Json[];
+    const [decision] = thin.contexts[0]!.canvases[0]!.framing_decisions as {
+      dimensions: unknown;
+    }[];
     decision!.dimensions = { width: 3000, height: 5e-324 };
     expect(said(JSON.stringify(thin))).toContain('no framing decision with a size');
     expect(said('{"__proto__":1,"contexts":[]}')).toContain('__proto__');
