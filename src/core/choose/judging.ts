@@ -151,7 +151,7 @@ function nothingServed(
   };
 }
 
-/** Two failings are no near miss, and some nothing mends: what the corners do then helps nobody. */
+/** Whether it is no near miss whatever its corners do: it fails by two things, or by one that nothing mends. */
 const isHopeless = (fails: readonly Fail[]): boolean =>
   fails.length > 1 || fails.some((f) => f.away === Infinity);
 
@@ -226,7 +226,7 @@ function serve(
   }
   const at = servedAt(pair.reach, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
   const { isApertureUnsure, lens } = pair;
-  // Stopped down by what nobody told works.
+  // It has to be stopped down, and nobody told what works the aperture behind this train.
   if (isApertureUnsure && at && !isAsOpenAs(at.fNumber, openFNumberAt(lens, at.focalMm)))
     candidate.unknowns = [...candidate.unknowns, 'aperture'];
   candidate.views = views;

@@ -115,7 +115,7 @@ export function focusDoubt(
   const doubts: string[] = [];
   let square = (UNIT_EDGE_SIGMA * away) ** 2;
   let falloff = 0;
-  // At infinity of a lens known close up alone, the way back counts.
+  // Where a lens is known close up alone and asked about at infinity, how far it moves back counts.
   const moved = m > 0 ? away * (movedMagnification / m) : away;
   if (lens.pupilMagnification === null && moved > FAR_MAGNIFICATION) {
     // P goes with the exit pupil L, falloff with 1/L²: its logarithm is half as unsure.

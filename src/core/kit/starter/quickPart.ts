@@ -20,7 +20,7 @@ const USUAL_FOCAL_MM = 100;
 /** Least thickness of a part with glass and two mounts; common practice, no source. */
 const THINNEST_WITH_GLASS_MM = 5;
 
-/** Ids of mounts as long as they may be still make an id. */
+/** So many letters of each mount's id go into the id of a part, which may not be longer than 80. */
 const ID_SHARE = 36;
 
 const shown = (factor: number): string => String(Number(factor.toFixed(3)));
