@@ -75,9 +75,8 @@ export const coverageCommand: Command = {
       centre: offsetFrom(values.offset),
     };
     const travel: Travel = {
-      shape: 'disc',
-      xMm: optionalNumber(values.travel, '--travel', 0, 20) ?? 0,
-      yMm: 0,
+      ...NO_TRAVEL,
+      discMm: optionalNumber(values.travel, '--travel', 0, 20) ?? 0,
     };
     const cleanAspect = optionalNumber(values.aspect, '--aspect', 0.2, 6) ?? undefined;
     const verdict = judge(halo, frame, travel, limitStops(DEFAULT_JUDGEMENT));

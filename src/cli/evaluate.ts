@@ -6,7 +6,6 @@ import { rigFrom } from './rigInput';
 import {
   diameterMm,
   fWords,
-  fixed,
   mm,
   percent,
   signedStops,
@@ -15,6 +14,7 @@ import {
   cornerWords,
   darknessWords,
   riskWords,
+  inFocusWords,
 } from '@/core/words';
 
 const usage = 'halo evaluate RIG.json | WORKSPACE.json#rig-id | - [--json]';
@@ -54,8 +54,7 @@ function stabiliserWords({ steady }: Report): string {
 }
 
 function depthWords({ picture }: Report): string {
-  const { nearM, farM } = picture.depth;
-  return `${fixed(nearM, 2)} m to ${farM === null ? 'infinity' : `${fixed(farM, 2)} m`} (c ${mm(picture.circleMm, 4)})`;
+  return `${inFocusWords(picture.depth)} from the sensor (c ${mm(picture.circleMm, 4)})`;
 }
 
 const wayRows = (ways: readonly Way[]): (readonly [string, string])[] =>

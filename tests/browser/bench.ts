@@ -1,7 +1,7 @@
 /** The Bench as a person works it: by what is written on it. */
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { By, error, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { expect, inject } from 'vitest';
 import { emptyStorage, openBrowser } from '../../scripts/lib/browser.mjs';
 
@@ -76,7 +76,16 @@ export class BenchPage {
     test: (value: T) => boolean,
     what: string,
   ): Promise<void> {
-    await this.driver.wait(async () => test(await read()), WAIT_MS, what);
+    const isThere = async () => {
+      try {
+        return test(await read());
+      } catch (caught) {
+        // What was read was drawn anew meanwhile: read again.
+        if (caught instanceof error.StaleElementReferenceError) return false;
+        throw caught;
+      }
+    };
+    await this.driver.wait(isThere, WAIT_MS, what);
   }
 
   /** A reading by its name, unfolding groups to find it. */

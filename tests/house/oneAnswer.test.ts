@@ -45,6 +45,23 @@ describe('any rig', () => {
     });
   });
 
+  it('has its subject between the limits of what is in focus, all from the sensor', () => {
+    everyRig((rig) => {
+      const { depth, depthBases, subjectM } = evaluate(rig).picture;
+      expect(depth.focusM).toBe(subjectM);
+      for (const { nearM, focusM, farM } of [
+        depth,
+        ...depthBases.flatMap((b) => [b.withPart, b.bareLens]),
+      ]) {
+        expect(nearM).toBeLessThanOrEqual(focusM ?? Infinity);
+        expect(farM ?? Infinity).toBeGreaterThanOrEqual(focusM ?? 0);
+      }
+      // A converter that moves the image moves the sensor with it: nothing else parts subject and engraving.
+      const [first] = depthBases;
+      if (first) expect(first.ratio ?? 1).toBeCloseTo(1, 9);
+    });
+  });
+
   it('is swept to what the Bench says of it', () => {
     everyRig((rig) => {
       const here = { ...apertureInUse(rig), axis: 'stabiliser' as const };

@@ -1,5 +1,5 @@
 /** What a card says under its headings: where it is safe, what the corners do, light, picture and handling. */
-import { cornerLift, frameGains, type CornerLift } from '../frame';
+import { cornerLift, frameGains, type CornerLift, isMoving } from '../frame';
 import { isZoom } from '../kit/records';
 import { gearOf, grams, massG, orUnknown, sumOf, knownAt } from '../rig/readings';
 import { evaluate, type Report, AUTOFOCUS_WORDS } from '../rig/report';
@@ -18,7 +18,6 @@ import {
   diameterMm,
   fixed,
   fWords,
-  metres,
   mm,
   placeWords,
   scaleUpWords,
@@ -27,6 +26,7 @@ import {
   sizeMm,
   times,
   tWords,
+  inFocusWords,
 } from '../words';
 import type { CardLine, CardSection } from './cardLine';
 import { focalWords } from './dials';
@@ -129,7 +129,7 @@ function cornersSection(rig: Rig, report: Report): CardSection {
     {
       name: 'Darkest corner',
       figure: darknessWords(verdict.worstCornerStops),
-      note: frame.travel.xMm > 0 ? 'stabiliser at its end' : undefined,
+      note: isMoving(frame.travel) ? 'stabiliser at its end' : undefined,
     },
     {
       name: 'Gain in the corner',
@@ -156,8 +156,8 @@ function cornersSection(rig: Rig, report: Report): CardSection {
     title: 'Corners',
     lines,
     notes: [
-      standing(frame.travel.xMm > 0, gradeWords(lift, lift.stops)),
-      ...(frame.travel.xMm > 0 && (wander.flickerStops ?? 1) > 0.3
+      standing(isMoving(frame.travel), gradeWords(lift, lift.stops)),
+      ...(isMoving(frame.travel) && (wander.flickerStops ?? 1) > 0.3
         ? ['They flicker as the stabiliser moves: lock it for stills on sticks.']
         : []),
       native.sentence,
@@ -178,7 +178,7 @@ function pictureSection(rig: Rig, { optics, picture, autofocus, steady }: Report
       },
       {
         name: 'In focus',
-        figure: `${metres(picture.depth.nearM)} to ${metres(picture.depth.farM)}`,
+        figure: inFocusWords(picture.depth),
       },
       { name: 'Autofocus', figure: AUTOFOCUS_WORDS[autofocus.state] },
       { name: 'By hand', figure: `${shutterWords(steady.handHeldSeconds)} or shorter` },

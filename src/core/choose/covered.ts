@@ -156,7 +156,7 @@ function widestOf(reach: Reach, wanted: Wanted, stretch: Window): { view: number
 
 /** Names what is wanted. */
 const wantedKey = ({ frame, middle, travel, apertures, span, mostScale }: Wanted): string =>
-  `${frame.widthMm}|${frame.heightMm}|${middle.xMm}|${middle.yMm}|${travel.shape}|${travel.xMm}|${travel.yMm}|${apertures.from}|${apertures.to}|${span.from}|${span.to}|${mostScale}`;
+  `${frame.widthMm}|${frame.heightMm}|${middle.xMm}|${middle.yMm}|${travel.xMm}|${travel.yMm}|${travel.discMm}|${apertures.from}|${apertures.to}|${span.from}|${span.to}|${mostScale}`;
 
 /** The same, kept with the lens and its train: many bodies read the same areas. */
 export const covered = (reach: Reach, wanted: Wanted): Covered =>

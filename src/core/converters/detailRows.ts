@@ -1,5 +1,5 @@
 /** Rows of detail, depth, shake and noise. */
-import { EXACT, fixed, lpMm, metres, mm, shutterWords, signedStops, times } from '../words';
+import { EXACT, fixed, lpMm, mm, shutterWords, signedStops, times, inFocusWords } from '../words';
 import {
   lightAgainst,
   cropAgainst,
@@ -78,7 +78,7 @@ export const DETAIL_ROWS: readonly RowGroup[] = [
         id: 'depth',
         name: 'In focus, as it stands',
         cell: ({ column: { report } }) => ({
-          figure: `${metres(report.picture.depth.nearM)} to ${metres(report.picture.depth.farM)}`,
+          figure: inFocusWords(report.picture.depth),
         }),
         differs: ({ column, base }) =>
           differs.byShare(depthOf(column), depthOf(base), VISIBLE_DIFFERENCE),

@@ -33,8 +33,7 @@ export function basisRow(name: 'same place' | 'same framing' | 'larger format', 
     if (!found) return { figure: '–', note: column.kind === 'crop' ? 'as bare' : undefined };
     return {
       figure: found.ratio === null ? 'endless' : times(found.ratio),
-      note:
-        found.focusM === column.rig.settings.focusM ? undefined : `from ${metres(found.focusM)}`,
+      note: name === 'same framing' ? `from ${metres(found.focusM)}` : undefined,
     };
   };
   return {

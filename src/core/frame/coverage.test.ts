@@ -62,7 +62,7 @@ describe('verdict', () => {
         fc.double({ min: 0, max: 5, noNaN: true }),
         (R, t) => {
           const still = judge(halo(R, 2), FULL, NO_TRAVEL, 2);
-          const moving = judge(halo(R, 2), FULL, { shape: 'disc', xMm: t, yMm: 0 }, 2);
+          const moving = judge(halo(R, 2), FULL, { xMm: 0, yMm: 0, discMm: t }, 2);
           expect(VERDICT_KINDS.indexOf(moving.kind)).toBeGreaterThanOrEqual(
             VERDICT_KINDS.indexOf(still.kind),
           );
@@ -101,7 +101,7 @@ describe('the quick question and the whole answer', () => {
         fc.double({ min: 0.2, max: 4, noNaN: true }),
         fc.double({ min: 0, max: 2, noNaN: true }),
         (R, w, limit, t) => {
-          const travel = { shape: 'disc' as const, xMm: t, yMm: 0 };
+          const travel = { xMm: 0, yMm: 0, discMm: t };
           const isClear = judge(halo(R, w, 60), FULL, travel, limit).kind === 'Clear';
           expect(isClearAt(halo(R, w, 60), FULL, travel, limit)).toBe(isClear);
         },
@@ -131,9 +131,9 @@ describe('the quick question and the whole answer', () => {
 describe('figures of coverage', () => {
   it('every margin is its own radius less the worst corner', () => {
     const { radiiMm, marginMm, worstCornerRadiusMm } = coverage(halo(24, 4, 60), FULL, {
-      shape: 'disc',
-      xMm: 1,
+      xMm: 0,
       yMm: 0,
+      discMm: 1,
     });
     expect(worstCornerRadiusMm).toBeCloseTo(22.633, 3);
     for (const key of ['clear', 'half', 'black', 'minus1', 'minus2'] as const)

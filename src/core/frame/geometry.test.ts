@@ -10,6 +10,7 @@ import {
   scaleUp,
   worstCornerRadius,
   type Travel,
+  CORNERS,
 } from './geometry';
 import { runs } from '../../../tests/support/seed';
 
@@ -151,35 +152,37 @@ describe('scale-up in post', () => {
   it('has the check values of R 19', () => {
     expect(scaleUp(FULL, MIDDLE, 19, NO_TRAVEL)).toBeCloseTo(1.1386, 4);
     expect(scaleUp({ widthMm: 36, heightMm: 20.25 }, MIDDLE, 19, NO_TRAVEL)).toBeCloseTo(1.087, 4);
-    expect(scaleUp(FULL, MIDDLE, 19, { shape: 'disc', xMm: 2, yMm: 0 })).toBeCloseTo(1.2725, 4);
+    expect(scaleUp(FULL, MIDDLE, 19, { xMm: 0, yMm: 0, discMm: 2 })).toBeCloseTo(1.2725, 4);
   });
 
   it('is none where the frame is covered, and does not exist where the halo is off it', () => {
     expect(scaleUp(FULL, MIDDLE, 30, NO_TRAVEL)).toBe(1);
     expect(scaleUp(FULL, { xMm: 20, yMm: 0 }, 15, NO_TRAVEL)).toBeNull();
-    expect(scaleUp(FULL, MIDDLE, 2, { shape: 'disc', xMm: 2, yMm: 0 })).toBeNull();
+    expect(scaleUp(FULL, MIDDLE, 2, { xMm: 0, yMm: 0, discMm: 2 })).toBeNull();
   });
 });
 
 describe('worst corner', () => {
   it('over a travel is as bad as the worst of all positions in it', () => {
-    const shapes = fc.constantFrom<Travel['shape']>('disc', 'box');
+    const sides = fc.constantFrom(0, 1);
     fc.assert(
       fc.property(
         frames,
         offsets,
-        shapes,
+        sides,
+        sides,
         fc.double({ min: 0, max: 4, noNaN: true }),
-        (frame, o, shape, t) => {
-          const travel: Travel = { shape, xMm: t, yMm: t * 0.7 };
+        (frame, o, box, disc, t) => {
+          const travel: Travel = { xMm: box * t, yMm: box * t * 0.7, discMm: disc * t * 0.9 };
           let found = 0;
           for (let a = 0; a < 720; a += 1) {
             const angle = (a / 360) * Math.PI;
-            const [dx, dy] =
-              shape === 'disc'
-                ? [t * Math.cos(angle), t * Math.sin(angle)]
-                : [t * Math.sign(Math.cos(angle)), t * 0.7 * Math.sign(Math.sin(angle))];
-            found = Math.max(found, ...cornerRadii(frame, { xMm: o.xMm + dx, yMm: o.yMm + dy }));
+            // A corner of the box, and from there a step of the disc.
+            for (const [sx, sy] of CORNERS) {
+              const dx = sx * travel.xMm + travel.discMm * Math.cos(angle);
+              const dy = sy * travel.yMm + travel.discMm * Math.sin(angle);
+              found = Math.max(found, ...cornerRadii(frame, { xMm: o.xMm + dx, yMm: o.yMm + dy }));
+            }
           }
           expect(worstCornerRadius(frame, o, travel)).toBeCloseTo(found, 3);
         },

@@ -5,14 +5,21 @@
 import { clamp, whereBeginning } from '../maths';
 import { farthestCornerMm, type FrameSize, type Offset } from '../optics';
 
-/** How far the frame may move against the halo in any direction, mm. */
+/**
+ * How far the frame may move against the halo, mm: within a box, as the window of electronic stabilisation does, and from
+ * any place in it within a disc besides, as a sensor does. Either may be nothing.
+ */
 export interface Travel {
-  shape: 'disc' | 'box';
+  /** Half-sides of the box. */
   xMm: number;
   yMm: number;
+  /** Radius of the disc. */
+  discMm: number;
 }
 
-export const NO_TRAVEL: Travel = { shape: 'disc', xMm: 0, yMm: 0 };
+export const NO_TRAVEL: Travel = { xMm: 0, yMm: 0, discMm: 0 };
+
+export const isMoving = ({ xMm, yMm, discMm }: Travel): boolean => xMm > 0 || yMm > 0 || discMm > 0;
 
 /** Corners in reading order round the frame: top left, top right, bottom right, bottom left. */
 export const CORNERS = [
@@ -33,10 +40,11 @@ export function cornerRadii(frame: FrameSize, offset: Offset): PerCorner {
 
 /** The farthest any corner gets from the circle's centre over the travel, mm. */
 export function worstCornerRadius(frame: FrameSize, offset: Offset, travel: Travel): number {
-  if (travel.shape === 'disc') return farthestCornerMm(frame, offset) + travel.xMm;
+  const { xMm, yMm, discMm } = travel;
+  if (xMm === 0 && yMm === 0) return farthestCornerMm(frame, offset) + discMm;
   const x = frame.widthMm / 2 + Math.abs(offset.xMm);
   const y = frame.heightMm / 2 + Math.abs(offset.yMm);
-  return Math.hypot(x + travel.xMm, y + travel.yMm);
+  return Math.hypot(x + xMm, y + yMm) + discMm;
 }
 
 /** Distances of the corners from the circle's centre at rest, and the farthest any gets over the travel, mm. */
@@ -75,9 +83,7 @@ function discInBox(R: number, x1: number, x2: number, y1: number, y2: number): n
 
 /** The circle and how far the frame sways along each axis besides: a disc of travel makes it smaller. */
 function stilled(radiusMm: number, travel: Travel): { reach: number; tx: number; ty: number } {
-  return travel.shape === 'box'
-    ? { reach: radiusMm, tx: travel.xMm, ty: travel.yMm }
-    : { reach: radiusMm - travel.xMm, tx: 0, ty: 0 };
+  return { reach: radiusMm - travel.discMm, tx: travel.xMm, ty: travel.yMm };
 }
 
 /** The two sides of a span about 0, each carried outward by `by`. */
@@ -98,7 +104,7 @@ export function areaShare(
 ): number {
   const { reach, tx, ty } = stilled(radiusMm, travel);
   if (reach <= 0) return 0;
-  if (reach >= worstCornerRadius(frame, offset, { shape: 'box', xMm: tx, yMm: ty })) return 1;
+  if (reach >= worstCornerRadius(frame, offset, { xMm: tx, yMm: ty, discMm: 0 })) return 1;
   const [a, b] = [frame.widthMm / 2, frame.heightMm / 2];
   let area = 0;
   for (const [x1, x2] of carried(-a - offset.xMm, a - offset.xMm, tx)) {

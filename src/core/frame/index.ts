@@ -16,6 +16,7 @@ export {
   circleCoverage,
   type CircleCoverage,
   CORNERS,
+  isMoving,
   NO_TRAVEL,
   scaleUp,
   type Travel,

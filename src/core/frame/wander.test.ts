@@ -5,8 +5,8 @@ import { NO_TRAVEL, worstCornerRadius, type Travel } from './geometry';
 import { flickerStops, shiftBudget } from './wander';
 
 const FULL = { widthMm: 36, heightMm: 24 };
-const disc = (xMm: number): Travel => ({ shape: 'disc', xMm, yMm: 0 });
-const box = (xMm: number, yMm: number): Travel => ({ shape: 'box', xMm, yMm });
+const disc = (xMm: number): Travel => ({ xMm: 0, yMm: 0, discMm: xMm });
+const box = (xMm: number, yMm: number): Travel => ({ xMm, yMm, discMm: 0 });
 
 /** Only natural falloff: (1 + r²/L²)^-2, so that each distance has its own exact darkness. */
 const falling = (xMm = 0, yMm = 0, L = 40): Halo => ({

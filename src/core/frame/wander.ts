@@ -1,17 +1,14 @@
 /** What movement of the halo against the frame does: flicker, and how much shift is left. */
 import { darknessStops, lightAt, type Halo } from '../halo';
 import type { FrameSize, Offset } from '../optics';
-import { CORNERS, type Travel } from './geometry';
+import { CORNERS, isMoving, type Travel } from './geometry';
 
 /** Distances of a corner from the halo's centre over the travel, nearest and farthest, mm. */
 function cornerReach(x: number, y: number, travel: Travel): [nearest: number, farthest: number] {
-  if (travel.shape === 'disc') {
-    const r = Math.hypot(x, y);
-    return [Math.max(0, r - travel.xMm), r + travel.xMm];
-  }
+  const { xMm, yMm, discMm } = travel;
   const [ax, ay] = [Math.abs(x), Math.abs(y)];
-  const near = Math.hypot(Math.max(0, ax - travel.xMm), Math.max(0, ay - travel.yMm));
-  return [near, Math.hypot(ax + travel.xMm, ay + travel.yMm)];
+  const near = Math.hypot(Math.max(0, ax - xMm), Math.max(0, ay - yMm));
+  return [Math.max(0, near - discMm), Math.hypot(ax + xMm, ay + yMm) + discMm];
 }
 
 /**
@@ -19,7 +16,7 @@ function cornerReach(x: number, y: number, travel: Travel): [nearest: number, fa
  * where that is most. 0 without travel; null where a corner goes wholly black and back.
  */
 export function flickerStops(halo: Halo, frame: FrameSize, travel: Travel): number | null {
-  if (travel.xMm === 0 && travel.yMm === 0) return 0;
+  if (!isMoving(travel)) return 0;
   const centred = halo.centre.xMm === 0 && halo.centre.yMm === 0;
   let most = 0;
   // About a centred halo all corners are alike.
@@ -54,10 +51,9 @@ export function shiftBudget(
   radiusMm: number,
   travel: Travel,
 ): ShiftBudget {
-  const disc = travel.shape === 'disc';
-  const reach = radiusMm - (disc ? travel.xMm : 0);
-  const a = frame.widthMm / 2 + (disc ? 0 : travel.xMm);
-  const b = frame.heightMm / 2 + (disc ? 0 : travel.yMm);
+  const reach = radiusMm - travel.discMm;
+  const a = frame.widthMm / 2 + travel.xMm;
+  const b = frame.heightMm / 2 + travel.yMm;
   const room = (across: number, half: number, least: number): number => {
     const square = reach * reach - across * across;
     return square <= 0 || reach <= 0 ? -least : Math.sqrt(square) - half;

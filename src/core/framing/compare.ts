@@ -140,8 +140,8 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
   {
     id: 'focus',
     name: 'In focus, about him',
-    figure: ({ report: { picture }, subject }) => {
-      const about = (m: number) => signed(m - subject.distanceMm / 1000, 2);
+    figure: ({ report: { picture }, distanceM }) => {
+      const about = (m: number) => signed(m - distanceM, 2);
       const far = picture.depth.farM === null ? '∞' : `${about(picture.depth.farM)} m`;
       return `${about(picture.depth.nearM)} to ${far}`;
     },

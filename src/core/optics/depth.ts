@@ -1,4 +1,7 @@
-/** Depth of field, thin lens; distances from the lens in m, circles of confusion in mm. */
+/**
+ * Depth of field; circles of confusion in mm. Formulas count from the lens; what is shown counts from the sensor and goes
+ * through `depthFromSensor`.
+ */
 import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
 
 /** Rules for the circle of confusion. Sources and their differences: docs/optics.md, "Depth of field". */
@@ -80,56 +83,83 @@ export function depthOfField(
   );
 }
 
+/** What a picture is focused on, and the way from the sensor to where its distance counts from, mm. */
+export interface Placed {
+  subject: Subject;
+  wayMm: number;
+}
+
+/** What is in focus, counted from the sensor: nearM <= focusM <= farM. */
+export interface InFocus extends DepthOfField {
+  /** The subject, m; null at infinity. */
+  focusM: number | null;
+}
+
+/** From the sensor to the subject, m; null at infinity. */
+export const subjectFromSensorM = ({ subject, wayMm }: Placed): number | null =>
+  subject.distanceMm === null ? null : (subject.distanceMm + wayMm) / 1000;
+
+/** Near and far limits counted from the sensor, m. */
+export function depthFromSensor(placed: Placed, circleMm: number): InFocus {
+  const { nearM, farM, depthM } = depthAbout(placed.subject, circleMm);
+  const wayM = placed.wayMm / 1000;
+  return {
+    nearM: nearM + wayM,
+    focusM: subjectFromSensorM(placed),
+    farM: farM === null ? null : farM + wayM,
+    depthM,
+  };
+}
+
 export interface DepthBasis {
   /** What is compared, in words. */
   basis: 'same place' | 'same framing' | 'larger format';
-  /** Where the camera focuses, m. */
+  /** Where the camera with the part focuses, m from the sensor. */
   focusM: number;
-  withPart: DepthOfField;
-  bareLens: DepthOfField;
+  withPart: InFocus;
+  bareLens: InFocus;
   /** Depth with the part over depth without; null where either is endless. */
   ratio: number | null;
 }
 
+const ratioOf = (a: number | null, b: number | null): number | null =>
+  a === null || b === null ? null : a / b;
+
 /**
- * Depth of field with a converter of factor `m` against the bare lens, on the three bases people talk past
- * each other on:
+ * Depth of field with a converter of factor M against the bare lens, on the three bases people talk past each other on:
  * same place: the wider picture enlarged until the subject is as large as before;
- * same framing: moved until the subject is framed as before, m times as far away;
- * larger format: against the bare lens on a format 1/m as large, same place and view.
+ * same framing: `moved` until the subject is as large on the sensor as it is through the bare lens;
+ * larger format: against the bare lens on a format 1/M as large, same place and view.
+ * The subjects are the lens's own, close up too: behind the part the magnification is M times the lens's. Empty
+ * at infinity, where nothing is framed.
  */
 export function depthOnThreeBases(
-  focalMm: number,
-  fNumber: number,
-  m: number,
+  { bare, withPart, moved }: { bare: Placed; withPart: Placed; moved: Placed },
+  factor: number,
   circleMm: number,
-  focusM: number,
 ): DepthBasis[] {
   const basis = (
     name: DepthBasis['basis'],
-    u: number,
-    withPart: DepthOfField,
-    bareLens: DepthOfField,
-  ): DepthBasis => ({
-    basis: name,
-    focusM: u,
-    withPart,
-    bareLens,
-    ratio:
-      withPart.depthM === null || bareLens.depthM === null
-        ? null
-        : withPart.depthM / bareLens.depthM,
-  });
-  const [f, n] = [focalMm * m, fNumber * m];
-  const bare = depthOfField(focalMm, fNumber, circleMm, focusM);
+    [part, partCircleMm]: [Placed, number],
+    bareCircleMm: number,
+  ): DepthBasis[] => {
+    const through = depthFromSensor(part, partCircleMm);
+    const { focusM } = through;
+    if (focusM === null) return [];
+    const without = depthFromSensor(bare, bareCircleMm);
+    return [
+      {
+        basis: name,
+        focusM,
+        withPart: through,
+        bareLens: without,
+        ratio: ratioOf(through.depthM, without.depthM),
+      },
+    ];
+  };
   return [
-    basis('same place', focusM, depthOfField(f, n, circleMm * m, focusM), bare),
-    basis('same framing', focusM * m, depthOfField(f, n, circleMm, focusM * m), bare),
-    basis(
-      'larger format',
-      focusM,
-      depthOfField(f, n, circleMm, focusM),
-      depthOfField(focalMm, fNumber, circleMm / m, focusM),
-    ),
+    ...basis('same place', [withPart, circleMm * factor], circleMm),
+    ...basis('same framing', [moved, circleMm], circleMm),
+    ...basis('larger format', [withPart, circleMm], circleMm / factor),
   ];
 }

@@ -21,7 +21,11 @@ export {
   type DepthBasis,
   depthOfField,
   type DepthOfField,
+  depthFromSensor,
   depthOnThreeBases,
+  subjectFromSensorM,
+  type InFocus,
+  type Placed,
   hyperfocalM,
   type Subject,
 } from './depth';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { extendedMagnification, workingFNumber } from './closeUp';
-import { circleOfConfusionMm, depthOfField, depthOnThreeBases, hyperfocalM } from './depth';
+import { circleOfConfusionMm, depthOfField, hyperfocalM } from './depth';
 import { converterLoss, nyquist, pixelPitchMm, systemResolution } from './detail';
 import {
   canBePlain,
@@ -65,14 +65,6 @@ describe('depth of field', () => {
     const d = depthOfField(50, 8, 0.03, h);
     expect(d.nearM).toBeCloseTo(h / 2, 6);
     expect(d.farM === null || d.farM > 1e6).toBe(true);
-  });
-
-  it('with a reducer: from the same place enlarged the same, moved closer shallower, against the larger format the same', () => {
-    const [place, framing, format] = depthOnThreeBases(50, 2, 0.71, 0.02, 5);
-    expect(place!.ratio!).toBeCloseTo(1, 1.7);
-    expect(framing!.ratio!).toBeCloseTo(0.71, 1.7);
-    expect(format!.ratio!).toBeCloseTo(1, 1.7);
-    expect(framing!.focusM).toBeCloseTo(3.55, 9);
   });
 
   it('circles of confusion follow the frame', () => {

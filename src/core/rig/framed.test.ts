@@ -5,13 +5,14 @@ import { modeOf } from '../kit/records';
 import { deliveredOf, recordedOf, travelFor, travelOf } from './framed';
 import { situationOf } from './situation';
 import { turned } from './rig';
+import { worstCornerRadius } from '../frame';
 
 const rig = plainRig();
 const body = { ...rig.body, sensorTravel: { shape: 'box' as const, xMm: 1.4, yMm: 0.9 } };
 
 describe('travel', () => {
   it('is that of the sensor where the stabiliser is on, and none where it is off', () => {
-    expect(travelFor(body, rig.mode, true, null)).toEqual(body.sensorTravel);
+    expect(travelFor(body, rig.mode, true, null)).toEqual({ xMm: 1.4, yMm: 0.9, discMm: 0 });
     expect(travelFor(body, rig.mode, false, null)).toMatchObject({ xMm: 0, yMm: 0 });
     expect(travelFor({ ...body, sensorTravel: null }, rig.mode, true, null).xMm).toBe(0);
   });
@@ -24,6 +25,17 @@ describe('travel', () => {
     const both = travelFor(body, rig.mode, true, 'active');
     expect(both.xMm).toBeCloseTo(1.6364 + 1.4, 4);
     expect(both.yMm).toBeCloseTo(1.0909 + 0.9, 4);
+  });
+
+  it('of a disc inside an electronic crop ends no farther out than the read-out’s corner and the disc', () => {
+    // 36 x 20.25, travel 1.7, crop 1.1: the read-out's corner lies at 20.65, the worst place at 22.35, not 22.98.
+    const round = { ...rig.body, sensorTravel: { shape: 'disc' as const, xMm: 1.7, yMm: 0 } };
+    const mode = modeOf({ ...rig.mode, heightMm: 20.25 });
+    const set = turned({ ...rig, body: round, mode }, { cropId: 'active', stabiliser: true });
+    expect(worstCornerRadius(deliveredOf(set), { xMm: 0, yMm: 0 }, travelOf(set))).toBeCloseTo(
+      Math.hypot(18, 10.125) + 1.7,
+      9,
+    );
   });
 
   it('goes by the crop that was measured, where one was', () => {

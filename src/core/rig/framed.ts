@@ -9,6 +9,7 @@ import {
   type DeliveredFrame,
   type RecordedFrame,
 } from '../frame';
+import type { SensorTravel } from '../kit/records';
 import type { Rig } from './rig';
 
 /**
@@ -18,6 +19,10 @@ import type { Rig } from './rig';
 export const travelOf = ({ settings, body, mode }: Rig): Travel =>
   travelFor(body, mode, settings.stabiliser, settings.cropId);
 
+/** The travel a body records: in a disc, or in a box. */
+const sensorTravelOf = ({ shape, xMm, yMm }: SensorTravel): Travel =>
+  shape === 'disc' ? { ...NO_TRAVEL, discMm: xMm } : { xMm, yMm, discMm: 0 };
+
 /** The same for a body and a mode, with the sensor stabiliser on or off and a stabilisation crop or none. */
 export function travelFor(
   body: Rig['body'],
@@ -25,15 +30,15 @@ export function travelFor(
   isStabilised: boolean,
   cropId: string | null,
 ): Travel {
-  const sensor = isStabilised && body.sensorTravel ? body.sensorTravel : NO_TRAVEL;
+  const sensor = isStabilised && body.sensorTravel ? sensorTravelOf(body.sensorTravel) : NO_TRAVEL;
   const crop = cropId === null ? undefined : mode.crops.find((c) => c.id === cropId);
   if (!crop) return sensor;
+  // The window moves within the read-out, and the read-out with the sensor.
   const slack = (1 - 1 / cropInForce(crop)) / 2;
-  const y = sensor.shape === 'box' ? sensor.yMm : sensor.xMm;
   return {
-    shape: 'box',
     xMm: mode.widthMm * slack + sensor.xMm,
-    yMm: mode.heightMm * slack + y,
+    yMm: mode.heightMm * slack + sensor.yMm,
+    discMm: sensor.discMm,
   };
 }
 

@@ -57,9 +57,51 @@ export const signedStops = (value: number, digits = 1): string => {
   return `${figure} ${unitOfStops(figure)}`;
 };
 
+/** How far a frame moves: "1.6 mm any way", "1.4 mm across and 1.1 mm down", both, or "not at all". */
+export function travelWords(travel: { xMm: number; yMm: number; discMm: number }): string {
+  const box =
+    travel.xMm > 0 || travel.yMm > 0 ? [`${mm(travel.xMm)} across and ${mm(travel.yMm)} down`] : [];
+  const disc = travel.discMm > 0 ? [`${mm(travel.discMm)} any way`] : [];
+  return [...box, ...disc].join(', and ') || 'not at all';
+}
+
 /** A distance, finer where it is near; null is infinity. */
 export const metres = (value: number | null): string =>
   value === null ? '∞' : `${fixed(value, value < 10 ? 2 : 1)} m`;
+
+/** A short way: "0.4 mm", "4 mm", "2.3 cm", "38 cm", "1.20 m". */
+function shortWay(ways: number): string {
+  if (ways >= 1) return metres(ways);
+  if (ways >= 0.1) return `${fixed(ways * 100, 0)} cm`;
+  if (ways >= 0.01) return `${short(ways * 100, 1)} cm`;
+  return `${short(ways * 1000, ways < 0.001 ? 2 : 1)} mm`;
+}
+
+/** An end of what is in focus so near the subject that rounding would tell it falsely: share of its way to there. */
+const EATEN_SHARE = 0.25;
+
+/**
+ * What is in focus, all from the sensor: "1.60 m to 2.10 m"; where rounding would eat the ways to its ends, by these:
+ * "−2.1 cm / +2.2 cm about 1.80 m".
+ */
+export function inFocusWords({
+  nearM,
+  focusM,
+  farM,
+}: {
+  nearM: number;
+  focusM: number | null;
+  farM: number | null;
+}): string {
+  const plain = `${metres(nearM)} to ${metres(farM)}`;
+  if (focusM === null) return plain;
+  const step = focusM < 10 ? 0.005 : 0.05;
+  const before = focusM - nearM;
+  const behind = farM === null ? Infinity : farM - focusM;
+  if (Math.min(before, behind) * EATEN_SHARE >= step) return plain;
+  const far = farM === null ? 'without end' : `+${shortWay(behind)}`;
+  return `−${shortWay(before)} / ${far} about ${metres(focusM)}`;
+}
 
 /** A share as percent: 0.125 is "12.5 %". */
 export const percent = (share: number, digits = 1): string => `${fixed(share * 100, digits)} %`;

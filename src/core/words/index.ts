@@ -11,6 +11,8 @@ export {
 export { EXACT } from './evidence';
 export {
   bytesWords,
+  inFocusWords,
+  travelWords,
   counted,
   diameterMm,
   fixed,

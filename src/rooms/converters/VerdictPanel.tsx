@@ -6,8 +6,8 @@ import {
   techniquesFor,
   type WeighingVerdict,
 } from '@/core/converters';
-import type { DepthBasis, DepthOfField } from '@/core/optics';
-import { metres, times } from '@/core/words';
+import type { DepthBasis, InFocus } from '@/core/optics';
+import { times, inFocusWords } from '@/core/words';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';
 
@@ -68,7 +68,7 @@ function DepthDrawing({ basis }: { basis: DepthBasis }) {
   const ends = [withPart, bareLens].flatMap((d) => [d.nearM, d.farM ?? d.nearM * NO_END]);
   const [least, most] = [Math.min(...ends) / AROUND, Math.max(...ends) * AROUND];
   const at = (m: number) => (Math.log(m / least) / Math.log(most / least)) * 100;
-  const bar = ({ nearM, farM }: DepthOfField, y: number, fill: string, label: string) => (
+  const bar = ({ nearM, focusM, farM }: InFocus, y: number, fill: string, label: string) => (
     <g>
       <rect
         x={`${at(nearM)}%`}
@@ -78,10 +78,10 @@ function DepthDrawing({ basis }: { basis: DepthBasis }) {
         fill={fill}
       />
       <text x={`${at(nearM)}%`} dx="-5" y={y + 9} textAnchor="end">
-        {label} {metres(nearM)}
+        {label}
       </text>
       <text x={`${farM === null ? 100 : at(farM)}%`} dx="5" y={y + 9}>
-        {metres(farM)}
+        {inFocusWords({ nearM, focusM, farM })}
       </text>
     </g>
   );

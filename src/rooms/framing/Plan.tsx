@@ -91,9 +91,9 @@ function Wedge({ framed, index, sheet }: { framed: Framed; index: number; sheet:
 function InFocus({ framed, index, sheet }: { framed: Framed; index: number; sheet: Sheet }) {
   const { shot } = framed;
   const { nearM, farM } = shot.report.picture.depth;
-  const u = shot.subject.distanceMm / 1000;
-  const from = sheet.x0 + (nearM - u) * sheet.pxPerM;
-  const to = farM === null ? sheet.width : sheet.x0 + (farM - u) * sheet.pxPerM;
+  // All counted from the sensor; the miller stands at x0.
+  const from = sheet.x0 + (nearM - shot.distanceM) * sheet.pxPerM;
+  const to = farM === null ? sheet.width : sheet.x0 + (farM - shot.distanceM) * sheet.pxPerM;
   const half = (shot.field.widthM / 2) * sheet.pxPerM;
   return (
     <rect

@@ -1,7 +1,7 @@
 'use client';
 import { memo } from 'react';
 import styled from 'styled-components';
-import { CORNERS } from '@/core/frame';
+import { CORNERS, isMoving } from '@/core/frame';
 import { isOffMiddle, type FrameSize } from '@/core/optics';
 import type { Report } from '@/core/rig/report';
 import { engraved } from '../theme/type';
@@ -171,15 +171,13 @@ function Frames({ report, view }: StageLinesProps) {
   const box = (f: FrameSize, growX = 0, growY = growX) => boxOf(view, f, growX, growY);
   const cropped =
     delivered.widthMm < readOut.widthMm - 0.005 || delivered.heightMm < readOut.heightMm - 0.005;
-  const moves = travel.xMm > 0 || travel.yMm > 0;
-  const disc = travel.shape === 'disc';
   const label = toPx(view, { xMm: 0, yMm: -labelBox(report, pxPerMm).heightMm / 2 });
   return (
     <>
-      {moves && (
+      {isMoving(travel) && (
         <rect
-          {...box(delivered, travel.xMm, disc ? travel.xMm : travel.yMm)}
-          rx={disc ? travel.xMm * pxPerMm : 0}
+          {...box(delivered, travel.xMm + travel.discMm, travel.yMm + travel.discMm)}
+          rx={travel.discMm * pxPerMm}
           stroke="var(--stage-ink)"
           strokeWidth="1"
           strokeDasharray="3 4"

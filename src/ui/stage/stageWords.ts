@@ -7,8 +7,10 @@ import {
   diameterMm,
   mm,
   placeWords,
+  travelWords,
 } from '@/core/words';
 import { isOffMiddle } from '@/core/optics';
+import { isMoving } from '@/core/frame';
 
 /** A state held to compare with. */
 export interface Ghost {
@@ -36,9 +38,9 @@ export function stageWords(report: Report): string {
   parts.push(
     `To cover it the halo would have to be ${mm(coverage.worstCornerRadiusMm * 2)} across.`,
   );
-  if (frame.travel.xMm > 0)
+  if (isMoving(frame.travel))
     parts.push(
-      `The stabiliser may move the frame by ${mm(frame.travel.xMm)}; ${flickerWords(report.wander.flickerStops)}.`,
+      `The frame may move by ${travelWords(frame.travel)}; ${flickerWords(report.wander.flickerStops)}.`,
     );
   if (halo.definitionRadiusMm !== null) {
     parts.push(`Good definition within a circle ${mm(halo.definitionRadiusMm * 2)} across.`);

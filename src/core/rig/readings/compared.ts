@@ -14,6 +14,7 @@ import {
   signedStops,
   stopsWords,
   tWords,
+  inFocusWords,
 } from '../../words';
 import { evaluate, type Report } from '../report';
 import type { Rig } from '../../rig';
@@ -94,8 +95,7 @@ const ROWS = {
     { name: 'Hyperfocal', cell: ({ report: { picture } }) => metres(picture.hyperfocalM) },
     {
       name: 'In focus',
-      cell: ({ report: { picture } }) =>
-        `${metres(picture.depth.nearM)} to ${metres(picture.depth.farM)}`,
+      cell: ({ report: { picture } }) => inFocusWords(picture.depth),
     },
   ],
   pixels: [

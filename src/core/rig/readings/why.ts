@@ -14,6 +14,7 @@ import {
   times,
   EXACT,
   riskWords,
+  travelWords,
 } from '../../words';
 import { printedNames, isOffMiddle } from '../../optics';
 import type { Report } from '../report';
@@ -83,7 +84,7 @@ const acceptedInputs = ({ coverage, frame, verdict }: Report): Why['inputs'] => 
     mm(coverage.acceptedRadiusMm, 2),
   ],
   ['half-light radius', mm(coverage.radiiMm.half, 2)],
-  ['travel', mm(frame.travel.xMm)],
+  ['travel', travelWords(frame.travel)],
 ];
 
 /** What the risk counts with: how unsure each figure of the halo is. */
@@ -124,7 +125,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       '−log₂(T · natural falloff), against the middle of the halo; T is what the rims let through.',
     inputs: [
       ['worst corner radius', mm(report.coverage.worstCornerRadiusMm, 2)],
-      ['stabiliser travel', mm(report.frame.travel.xMm)],
+      ['stabiliser travel', travelWords(report.frame.travel)],
       ...haloInputs(report),
     ],
     evidence: evidenceSentence(report, today),

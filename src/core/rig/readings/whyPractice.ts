@@ -12,6 +12,8 @@ import {
   stopsWords,
   times,
   shutterWords,
+  inFocusWords,
+  travelWords,
 } from '../../words';
 
 export type PracticeReading =
@@ -30,7 +32,8 @@ export type PracticeReading =
   | 'strike'
   | 'contacts';
 
-const THIN_LENS = 'Thin lens; distances from the lens.';
+const THIN_LENS =
+  'Thin lens. From the sensor to the lens is taken f (1 + m), its principal planes as one, less what converters move the image.';
 
 /** How the resolution of a lens is known. */
 export const resolutionEvidence = ({ evidence }: Report['sharpness']): string =>
@@ -59,7 +62,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula:
       'darkest less brightest value of a corner over the travel, for the corner where that is most',
     inputs: [
-      ['travel', `± ${mm(frame.travel.xMm)}`],
+      ['travel', travelWords(frame.travel)],
       [
         'flicker',
         wander.flickerStops === null ? 'from light to black' : stopsWords(wander.flickerStops, 2),
@@ -133,11 +136,11 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     formula:
       'a point at D blurs to E m |D − s|/D: entrance pupil E, magnification m of the whole rig, subject at s; in focus up to c',
     inputs: [
-      ['near, far', `${metres(picture.depth.nearM)}, ${metres(picture.depth.farM)}`],
-      ['subject from the sensor', metres(picture.subjectM)],
+      ['in focus, from the sensor', inFocusWords(picture.depth)],
+      ['subject, from the sensor', metres(picture.subjectM)],
       ['magnification', times(optics.magnification)],
       ['circle of confusion', mm(picture.circleMm, 4)],
-      ['hyperfocal distance', metres(picture.hyperfocalM)],
+      ['hyperfocal distance, from the sensor', metres(picture.hyperfocalM)],
       ['f′, N′', `${mm(optics.train.focalMm)}, ${fWords(optics.train.fNumber)}`],
       ...picture.depthBases.map(
         (b) =>

@@ -42,10 +42,10 @@ describe('depth and blur in the report', () => {
   it('are those of the handbook for 50 mm f/8 at 3 m, by a 1500th of the diagonal', () => {
     const picture = near();
     expect(picture.circleMm).toBeCloseTo(0.02884, 5);
-    // u f²/(f² ± N c (u - f)) with c 0.02884.
-    expect(picture.depth.nearM).toBeCloseTo(2.358, 2);
-    expect(picture.depth.farM).toBeCloseTo(4.122, 2);
-    expect(picture.hyperfocalM).toBeCloseTo(10.885, 2);
+    // u f²/(f² ± N c (u - f)) = 2.358 and 4.122 m from the lens; the sensor stands 50.85 mm behind it.
+    expect(picture.depth.nearM).toBeCloseTo(2.358 + 0.0508, 2);
+    expect(picture.depth.farM).toBeCloseTo(4.122 + 0.0508, 2);
+    expect(picture.hyperfocalM).toBeCloseTo(10.885 + 0.05, 2);
     expect(blurAt(picture, null)).toBeCloseTo(2500 / (8 * 2950) / 24, 6);
     // A light 3 m behind stands twice as far as the subject: half as large.
     expect(blurAt(picture, 3)).toBeCloseTo(2500 / (8 * 2950) / 24 / 2, 6);

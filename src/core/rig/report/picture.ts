@@ -4,16 +4,17 @@ import { type Halo, distancesOf } from '../../halo';
 import {
   blurDiscMm,
   circleOfConfusionMm,
-  depthAbout,
+  depthFromSensor,
   depthOnThreeBases,
+  subjectFromSensorM,
+  type Placed,
   hyperfocalM,
   type DepthBasis,
-  type DepthOfField,
+  type InFocus,
   type Subject,
   type FrameSize,
 } from '../../optics';
 import type { Situation } from '../../rig';
-import { lensFNumberOf } from '../train';
 
 interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
@@ -26,8 +27,10 @@ interface ZoneShares {
 
 export interface PictureReport {
   circleMm: number;
+  /** From the sensor, m. */
   hyperfocalM: number;
-  depth: DepthOfField;
+  /** From the sensor, m. */
+  depth: InFocus;
   /** Against the bare lens on three bases; empty without a converter or at infinity. */
   depthBases: DepthBasis[];
   /** From the sensor to what is in focus, m, tubes and front converters counted; null at infinity. */
@@ -79,30 +82,68 @@ function subjectOf(situation: Situation): Subject {
   };
 }
 
-/** From the sensor to what is in focus, m; null at infinity. `distanceMm` counts from the entrance pupil. */
-const fromSensorM = ({ at }: Situation, distanceMm: number | null): number | null =>
-  distanceMm === null ? null : (distanceMm + distancesOf(at).imageMm) / 1000;
+/**
+ * From the sensor to the plane from which distances of a thin lens count, mm: its image distance f (1 + m), less how far
+ * converters carry the image toward the lens. Principal planes are taken as one, as nobody tells how far they are apart;
+ * where registers do not tell where a converter stands, its shift is left out.
+ */
+function wayMm({ at, train }: Situation, magnification: number): number {
+  const shifts = train.links.map((link) => (link.factor === 1 ? 0 : (link.imageShiftMm ?? 0)));
+  return at.focusedFocalMm * (1 + magnification) - shifts.reduce((sum, mm) => sum + mm, 0);
+}
+
+const placedOf = (situation: Situation): Placed => ({
+  subject: subjectOf(situation),
+  wayMm: wayMm(situation, situation.at.magnification),
+});
 
 /** What a rig is focused on as it is set, and how far that is from the sensor, m; null at infinity. */
-export function inFocus(situation: Situation): { subject: Subject; subjectM: number | null } {
-  const subject = subjectOf(situation);
-  return { subject, subjectM: fromSensorM(situation, subject.distanceMm) };
+export function inFocus(situation: Situation): Placed & { subjectM: number | null } {
+  const placed = placedOf(situation);
+  return { ...placed, subjectM: subjectFromSensorM(placed) };
+}
+
+/** The same lens at the same setting without the converters behind it, and with them moved to frame as it does. */
+function besideIt(situation: Situation, withPart: Placed): { bare: Placed; moved: Placed } {
+  const { at, train } = situation;
+  const { factor, frontFactor } = train;
+  const { subject } = withPart;
+  const bareMagnification = subject.magnification / factor;
+  // As large on the sensor as through the bare lens: the lens itself then magnifies so many times less.
+  const atLens = at.magnification / factor;
+  return {
+    bare: {
+      subject: {
+        ...subject,
+        magnification: bareMagnification,
+        focalMm: subject.focalMm / factor,
+      },
+      wayMm: distancesOf(at).imageMm,
+    },
+    moved: {
+      subject: {
+        ...subject,
+        magnification: bareMagnification,
+        distanceMm: atLens > 0 ? at.focusedFocalMm * (1 + 1 / atLens) * frontFactor ** 2 : null,
+      },
+      wayMm: wayMm(situation, atLens),
+    },
+  };
 }
 
 export function pictureReport(situation: Situation, halfLightMm: number): PictureReport {
   const { rig, light, delivered, halo } = situation;
   const circleMm = circleOfConfusionMm(delivered, rig.judgement.circle);
-  const { subject, subjectM } = inFocus(situation);
+  const placed = placedOf(situation);
+  const { subject } = placed;
   const { distanceMm } = subject;
   const bases =
     light.factor === 1 || distanceMm === null
       ? []
       : depthOnThreeBases(
-          light.focalMm / light.factor,
-          lensFNumberOf(light),
+          { withPart: placed, ...besideIt(situation, placed) },
           light.factor,
           circleMm,
-          distanceMm / 1000,
         );
   const blurBehind = (behindM: number | null): BlurBehind => ({
     behindM,
@@ -110,10 +151,10 @@ export function pictureReport(situation: Situation, halfLightMm: number): Pictur
   });
   return {
     circleMm,
-    hyperfocalM: hyperfocalM(light.focalMm, light.fNumber, circleMm),
-    depth: depthAbout(subject, circleMm),
+    hyperfocalM: hyperfocalM(light.focalMm, light.fNumber, circleMm) + wayMm(situation, 0) / 1000,
+    depth: depthFromSensor(placed, circleMm),
     depthBases: bases,
-    subjectM,
+    subjectM: subjectFromSensorM(placed),
     blur: distanceMm === null ? [] : BEHIND_M.map(blurBehind),
     zones: zoneShares(delivered, halo.centre, halfLightMm),
     zonesOfDesign: zoneShares(rig.lens.designFormat, CENTRED, halfLightMm / light.factor),

@@ -63,7 +63,7 @@ describe('the arithmetic of risk', () => {
   });
 
   it('counts the travel of the sensor as edge that is missing', () => {
-    const travel = { shape: 'disc' as const, xMm: 2, yMm: 0 };
+    const travel = { xMm: 0, yMm: 0, discMm: 2 };
     const moving = riskOf(halo(corner + 2), FULL, travel, 2, {
       edgeSigmaMm: 1,
       softnessSigma: 0,

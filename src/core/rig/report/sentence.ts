@@ -1,5 +1,5 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
-import type { Verdict } from '../../frame';
+import { isMoving, type Verdict } from '../../frame';
 import type { FitProblem, Situation } from '../../rig';
 import type { CoverageReport } from './coverageReport';
 import { isBlack, fixed, mm, stopsWords } from '../../words';
@@ -32,7 +32,7 @@ function verdictSentence(
   verdict: Verdict,
   coverage: CoverageReport,
 ): string {
-  const moving = travel.xMm > 0 || travel.yMm > 0;
+  const moving = isMoving(travel);
   const worst = verdict.worstCornerStops;
   const whileMoving = moving ? ' with the stabiliser at its end' : '';
   // What the halo's edge is short of is the frame at rest.

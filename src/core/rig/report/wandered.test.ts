@@ -6,8 +6,8 @@ import { wanderAt, wandered, worstStand } from './wandered';
 
 describe('wander', () => {
   it('never leaves the travel, and comes near its edge', () => {
-    const disc = { shape: 'disc' as const, xMm: 1.6, yMm: 0 };
-    const box = { shape: 'box' as const, xMm: 1.4, yMm: 1.1 };
+    const disc = { xMm: 0, yMm: 0, discMm: 1.6 };
+    const box = { xMm: 1.4, yMm: 1.1, discMm: 0 };
     fc.assert(
       fc.property(fc.double({ min: 0, max: 1e4, noNaN: true }), (seconds) => {
         const d = wanderAt(disc, seconds);

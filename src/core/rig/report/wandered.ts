@@ -23,8 +23,11 @@ export function wandered(report: Report, sensor: Offset): Report {
 export function wanderAt(travel: Travel, seconds: number): Offset {
   const angle = seconds * 0.9 + 0.6 * Math.sin(seconds * 0.53);
   const reach = 0.62 + 0.38 * Math.sin(seconds * 1.37);
-  const yMm = travel.shape === 'box' ? travel.yMm : travel.xMm;
-  return { xMm: travel.xMm * reach * Math.cos(angle), yMm: yMm * reach * Math.sin(angle) };
+  const { xMm, yMm, discMm } = travel;
+  return {
+    xMm: (xMm + discMm) * reach * Math.cos(angle),
+    yMm: (yMm + discMm) * reach * Math.sin(angle),
+  };
 }
 
 /**
@@ -37,12 +40,12 @@ export function worstStand(report: Report): Offset {
   const stands = CORNERS.map(([sx, sy]): { stand: Offset; radiusMm: number } => {
     const x = (sx * delivered.widthMm) / 2 - centre.xMm;
     const y = (sy * delivered.heightMm) / 2 - centre.yMm;
-    const r = Math.hypot(x, y);
-    const stand =
-      travel.shape === 'box'
-        ? { xMm: Math.sign(x) * travel.xMm, yMm: Math.sign(y) * travel.yMm }
-        : { xMm: (x / r) * travel.xMm, yMm: (y / r) * travel.xMm };
-    return { stand, radiusMm: Math.hypot(x + stand.xMm, y + stand.yMm) };
+    // Into the corner of the box, and from there straight outward by the disc.
+    const [boxX, boxY] = [Math.sign(x) * travel.xMm, Math.sign(y) * travel.yMm];
+    const r = Math.hypot(x + boxX, y + boxY);
+    const further = travel.discMm / r;
+    const stand = { xMm: boxX + (x + boxX) * further, yMm: boxY + (y + boxY) * further };
+    return { stand, radiusMm: r + travel.discMm };
   });
   return stands.reduce((worst, next) => (next.radiusMm > worst.radiusMm ? next : worst)).stand;
 }

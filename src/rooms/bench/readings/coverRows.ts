@@ -1,5 +1,5 @@
 /** Whether a rig covers, as rows of words. */
-import { cleanMegapixels } from '@/core/frame';
+import { cleanMegapixels, isMoving } from '@/core/frame';
 import type { Report } from '@/core/rig/report';
 import {
   cornerWords,
@@ -17,7 +17,7 @@ import type { ReadingRow } from './readingRow';
 
 export function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
   const clean = coverage.cleanFrame.concentric;
-  const moving = frame.travel.xMm > 0;
+  const moving = isMoving(frame.travel);
   const still = coverage.cornerStops.some((v) => v === null)
     ? null
     : Math.max(...coverage.cornerStops.map((v) => v ?? 0));

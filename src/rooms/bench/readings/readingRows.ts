@@ -9,7 +9,6 @@ import {
   fixed,
   lpMm,
   megapixels,
-  metres,
   mm,
   percent,
   shutterWords,
@@ -17,10 +16,12 @@ import {
   sizeMm,
   tWords,
   times,
+  inFocusWords,
 } from '@/core/words';
 import { coverRows } from './coverRows';
 import { fitRows } from './fitRows';
 import type { ReadingRow } from './readingRow';
+import { isMoving } from '@/core/frame';
 
 type GroupId = 'cover' | 'become' | 'set' | 'left' | 'picture' | 'fit';
 
@@ -103,7 +104,7 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
       reading: 'detail',
     },
   ];
-  if (frame.travel.xMm > 0) {
+  if (isMoving(frame.travel)) {
     rows.push({
       name: 'Corner flicker',
       figure: flickerFigure(wander.flickerStops),
@@ -173,7 +174,7 @@ function pictureRows({ picture }: Report): ReadingRow[] {
   return [
     {
       name: 'In focus',
-      figure: `${metres(depth.nearM)} to ${metres(depth.farM)}`,
+      figure: inFocusWords(depth),
       reading: 'depth',
     },
     {

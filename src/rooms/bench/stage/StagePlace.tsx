@@ -16,6 +16,7 @@ import type { BenchActions } from '@/shell/rig/useBench';
 import { ShownTools } from './ShownTools';
 import { useShown } from './useShown';
 import { useWander, type Wander } from './useWander';
+import { isMoving } from '@/core/frame';
 
 const Place = styled.div`
   position: relative;
@@ -93,7 +94,7 @@ export function StagePlace(props: StagePlaceProps) {
   const { rig, report, preview, ghost, onPin, actions, tell } = props;
   const onStage = useShown(rig, report, tell);
   const [wanted, setWanted] = useState<Wander>('rest');
-  const moves = report.frame.travel.xMm > 0 || report.frame.travel.yMm > 0;
+  const moves = isMoving(report.frame.travel);
   const wander = moves ? wanted : 'rest';
   const shown = useWander(report, wander);
   const range = shiftRangeMm(rig.parts);
