@@ -1,6 +1,6 @@
 /** The three rings of a rig: their scales, words, and verdict ribbons. */
 import { keptIn } from '@/core/maths';
-import { nearestMarked, stopsBetweenFNumbers } from '@/core/optics';
+import { nearestMarked, engravedAs } from '@/core/optics';
 import { isZoom, openFNumberAt, type RigSettings } from '@/core/kit/records';
 import { ribbon, type Stretch } from '@/core/rig/search';
 import { turned, type Rig } from '@/core/rig';
@@ -22,12 +22,7 @@ interface RingSpec {
   held: string | null;
 }
 
-/** f-number as engraved where it stands on a mark, else to two places. */
-export function apertureWords(n: number): string {
-  const { exact, marks } = nearestMarked(n, 'third');
-  const onMark = Math.abs(stopsBetweenFNumbers(n, exact)) < 0.02;
-  return `f/${onMark ? (marks[0] ?? short(n, 2)) : short(n, 2)}`;
-}
+export const apertureWords = (n: number): string => `f/${engravedAs(n)}`;
 
 export const focalWords = (v: number): string => `${short(v, 1)} mm`;
 export const focusWords = (v: number): string =>

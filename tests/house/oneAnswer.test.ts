@@ -17,14 +17,22 @@ import { jobOf, EMPTY_WORKSPACE, type Workspace } from '@/core/kit/records';
 import { lightAt } from '@/core/halo';
 import { evaluate } from '@/core/rig/report';
 import { recordedOf, turned, type Rig, situationOf, verdictOf } from '@/core/rig';
-import { apertureInUse, sweep } from '@/core/sweep';
+import { apertureInUse, sweep, spanWords, sweepAnswer } from '@/core/sweep';
 import { evaluateCommand } from '@/cli/evaluate';
 import { inconvenientRigs } from '../support/inconvenientRig';
 import { runs } from '../support/seed';
+import { waysOut } from '@/core/rig/search';
+import { nearestMarked } from '@/core/optics';
 
 const RUNS = { numRuns: runs(150) };
 const everyRig = (holds: (rig: Rig) => void) =>
   fc.assert(fc.property(inconvenientRigs, holds), { ...RUNS, endOnFailure: false });
+
+/** The aperture behind what is engraved. */
+const exactOf = (engraved: number): number => {
+  const { exact, marks } = nearestMarked(engraved, 'third');
+  return marks.some((mark) => Number(mark) === engraved) ? exact : engraved;
+};
 
 /** As JSON has it: what a file, a link or a pipe carries. */
 const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
@@ -60,6 +68,33 @@ describe('any rig', () => {
       const [first] = depthBases;
       if (first) expect(first.ratio ?? 1).toBeCloseTo(1, 9);
     });
+  });
+
+  it('holds every limit that is told, as it is told: zoomed, stopped down and swept', () => {
+    let told = 0;
+    everyRig((rig) => {
+      for (const { words, kinds } of waysOut(rig, rig.parts)) {
+        const zoom = kinds.length === 1 && /^Zoom to ([\d.]+) mm/.exec(words);
+        const ring = kinds.length === 1 && /^(?:Stop down|Open up) to f\/([\d.]+)/.exec(words);
+        const dial = zoom
+          ? { focalMm: Number(zoom[1]) }
+          : ring && { fNumber: exactOf(Number(ring[1])) };
+        if (!dial) continue;
+        told += 1;
+        expect(verdictOf(turned(rig, dial)).kind, words).toBe('Clear');
+      }
+      const { now } = sweepAnswer(rig);
+      for (const window of now.windows)
+        for (const end of spanWords(window).split('–')) {
+          told += 1;
+          const { focalMinMm, focalMaxMm } = rig.lens;
+          // The ends of the barrel are told as they are engraved.
+          const isEnd = [focalMinMm, focalMaxMm].some((e) => Math.abs(e - Number(end)) < 0.1);
+          const at = turned(rig, { focalMm: Number(end) });
+          if (!isEnd) expect(verdictOf(at).kind, `${end} of ${spanWords(window)}`).toBe('Clear');
+        }
+    });
+    expect(told).toBeGreaterThan(RUNS.numRuns / 3);
   });
 
   it('is swept to what the Bench says of it', () => {

@@ -3,7 +3,8 @@ import { namedAspect, cropInForce } from '../frame';
 import { isZoom } from '../kit/records';
 import type { Report } from '../rig/report';
 import type { Rig } from '../rig';
-import { engraved, focal } from '../sweep';
+import { engravedAs } from '../optics';
+import { focal } from '../sweep';
 import { fixed, fWords, metres, mm, placeWords, scaleUpWords, times } from '../words';
 import type { CardLine } from './cardLine';
 
@@ -29,7 +30,7 @@ function lensDials(rig: Rig, { optics }: Report): CardLine[] {
     },
     {
       name: 'Aperture ring',
-      figure: engraved(settings.fNumber),
+      figure: `f/${engravedAs(settings.fNumber)}`,
       note: isBent ? `works as ${fWords(train.fNumber)}, prints ${printed}` : undefined,
     },
     { name: 'Focus', figure: metres(settings.focusM) },

@@ -5,17 +5,13 @@ import { stopsBetweenFNumbers } from '../optics';
 import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words';
 import { passes, type Candidate, type Fail, type Unknown } from './candidate';
 import { WHOLE_SHARE } from './judging';
+import { spanWords, focal } from '../sweep';
 
 const whole = (value: number): string => fixed(value, 0);
-const view = (value: number): string => short(value, value < 100 ? 1 : 0);
 
-/** Views as they are said: "24–35.2 mm and 40–50 mm". */
+/** Views as they are said, never more than is served: "24–35.2 mm and 40–50 mm". */
 export const viewWords = (views: readonly Window[]): string =>
-  views
-    .map(({ from, to }) =>
-      view(from) === view(to) ? `${view(from)} mm` : `${view(from)}–${view(to)} mm`,
-    )
-    .join(' and ');
+  views.map((view) => `${spanWords(view)} mm`).join(' and ');
 
 /** Light as it is known: "T2.0", "T2.0 at best", "f/4.0". */
 export function lightWords({ tStop, light }: Pick<Candidate, 'tStop' | 'light'>): string {
@@ -55,8 +51,8 @@ const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string
     `${whole(over(has, wants))} pixels short across: ${whole(has ?? 0)} of ${whole(wants ?? 0)}`,
   view: ({ has, wants }) =>
     (has ?? 0) > (wants ?? 0)
-      ? `too long: from ${view(has ?? 0)} mm, ${view(wants ?? 0)} is wanted`
-      : `too short: to ${view(has ?? 0)} mm, ${view(wants ?? 0)} is wanted`,
+      ? `too long: from ${focal(has ?? 0)} mm, ${focal(wants ?? 0)} is wanted`
+      : `too short: to ${focal(has ?? 0)} mm, ${focal(wants ?? 0)} is wanted`,
   light: ({ has, wants }) =>
     `${stopsBetween(has ?? 1, wants ?? 1)} too slow: ${tWords(has ?? 0, 1)} at best, T${short(wants ?? 0, 1)} is wanted`,
   depth: ({ has, wants }) => DEPTH(has ?? 0, wants ?? 0),
@@ -84,7 +80,7 @@ const WAYS_OUT: Readonly<Record<Fail['code'], (fail: Fail) => string | null>> = 
   autofocus: ({ has }) => (has === null ? null : 'focus by hand'),
   'frame rate': ({ has }) => `shoot at ${short(has ?? 0, 2)} frames a second`,
   pixels: ({ has }) => `deliver ${whole(has ?? 0)} across`,
-  view: ({ has, wants }) => `take ${view(has ?? 0)} mm for ${view(wants ?? 0)}`,
+  view: ({ has, wants }) => `take ${focal(has ?? 0)} mm for ${focal(wants ?? 0)}`,
   light: ({ has }) => `take T${fixed(has ?? 0, 1)}`,
   depth: ({ has }) => `take the depth of ${fWords(has ?? 0, 1)} on 36×24`,
   corners: ({ has }) => (has === null ? null : `allow ${scaleUpWords(has)} of scale-up`),

@@ -13,6 +13,7 @@ export { medianOf } from './median';
 export { type Curve, pchip } from './monotone';
 export { HERMITE_3, longTailedShare, NINETY_SIGMAS, normalShare } from './normal';
 export { normalDeviates, type Random, randomOf } from './random';
+export { towards } from './rounding';
 export { whereBeginning, whereFalling } from './rootFinding';
 export {
   gapsBetween,

@@ -76,6 +76,16 @@ export function nearestMarked(n: number, step: ApertureStep): MarkedAperture {
   return hit;
 }
 
+/** Apertures nearer to a mark than this, stops, stand on it. */
+const ON_MARK_STOPS = 0.02;
+
+/** An aperture as it is engraved, where it stands on a mark; else to two places: "2.8", "2.74". */
+export function engravedAs(n: number): string {
+  const { exact, marks } = nearestMarked(n, 'third');
+  const isOnMark = Math.abs(apertureValue(n) - apertureValue(exact)) < ON_MARK_STOPS;
+  return (isOnMark ? marks[0] : undefined) ?? String(Number(n.toFixed(2)));
+}
+
 /** How a camera that works in third stops prints f-number `n`; more than one where cameras differ. */
 export const printsAs = (n: number): string[] =>
   nearestMarked(n, 'third').marks.map((m) => `f/${m}`);

@@ -5,6 +5,7 @@ export {
   isAsOpenAs,
   MARK_SLACK,
   marksBetween,
+  engravedAs,
   nearestMarked,
   printedNames,
   printsAs,

@@ -15,6 +15,7 @@ import {
 } from '../kit/records';
 import { clamp } from '../maths';
 import { apertureControl } from './train';
+import { isAsOpenAs } from '../optics';
 
 export interface Rig {
   name: string;
@@ -79,7 +80,9 @@ export function fitSettings(
     : lens.focalMinMm;
   const open = openFNumberAt(lens, focalMm);
   const isLost = apertureControl(lens, parts) === 'nothing';
-  const fNumber = isLost ? open : clamp(settings.fNumber, open, Math.max(open, lens.closedFNumber));
+  // What is engraved as the widest is the widest, whichever of its two figures was given: 2.8 or 2.83.
+  const isOpen = isLost || isAsOpenAs(settings.fNumber, open);
+  const fNumber = isOpen ? open : Math.min(settings.fNumber, Math.max(open, lens.closedFNumber));
   const focusM = settings.focusM === null ? null : Math.max(settings.focusM, lens.closestFocusM);
   const cropId = mode.crops.some((c) => c.id === settings.cropId) ? settings.cropId : null;
   const digitalZoom = mode.digitalZooms.includes(settings.digitalZoom) ? settings.digitalZoom : 1;

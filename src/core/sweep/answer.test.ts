@@ -163,7 +163,7 @@ describe('in words', () => {
   });
 
   it('the headline says where and at which aperture', () => {
-    expect(sweepHeadline(rig.lens, sweepAnswer(rig).now)).toBe('Clear from 24 mm at f/1.8');
+    expect(sweepHeadline(rig.lens, sweepAnswer(rig).now)).toBe('Clear from 24.1 mm at f/1.8');
     expect(spotWords({ focalMm: 24, fNumber: 2.8284 })).toBe('24 mm at f/2.8');
     const prime = demoRig('lamplight');
     expect(sweepHeadline(prime.lens, sweepAnswer(prime).now)).toBe('Not Clear at f/1.4');

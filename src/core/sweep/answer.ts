@@ -1,9 +1,9 @@
 /** What a sweep along zoom and aperture says: the windows, the sweet spot, and what would widen them. */
 import { ASPECTS } from '../frame';
 import type { RigSettings } from '../kit/records';
-import { logWidth } from '../maths';
+import { logWidth, towards } from '../maths';
+import { engravedAs } from '../optics';
 import { marginOf, spareStopsOf, turned, type Rig } from '../rig';
-import { fWords } from '../words';
 import { apertureSteps, askedOf, type SweepStep } from './axes';
 import { zoomPlaces, zoomWindows, type ZoomWindows } from './zoomWindows';
 
@@ -41,8 +41,8 @@ export function apertureInUse({ settings }: Rig): SweepStep {
   const { fNumber } = settings;
   return {
     axis: 'aperture',
-    label: fWords(fNumber, fNumber < 10 ? 1 : 0),
-    mark: fWords(fNumber, 1),
+    label: `f/${engravedAs(fNumber)}`,
+    mark: `f/${engravedAs(fNumber)}`,
     value: fNumber,
     asked: { settings: { fNumber } },
   };
@@ -64,8 +64,7 @@ const spotAt = (rig: Rig): Spot => {
 const roomier = (a: Spot | null, b: Spot): Spot => (a === null || b.marginMm > a.marginMm ? b : a);
 
 /** Ends of windows are exact; a figure that is dialled is rounded to tenths, inward. */
-const FOCAL_STEP = 10;
-const dialled = (focalMm: number): number => Math.ceil(focalMm * FOCAL_STEP - 1e-6) / FOCAL_STEP;
+const dialled = (focalMm: number): number => towards(focalMm, 1, 1);
 
 function spotsOf(rig: Rig, apertures: readonly SweepStep[], byAperture: readonly ZoomWindows[]) {
   const at = (focalMm: number, aperture: SweepStep) =>
@@ -80,7 +79,7 @@ function spotsOf(rig: Rig, apertures: readonly SweepStep[], byAperture: readonly
   const { focalMinMm: min, focalMaxMm: max } = rig.lens;
   const widest = clearAt(Math.min(max, dialled(shortest)), null) ?? clearAt(shortest, null);
   const roomiest = zoomPlaces(rig, { from: min, to: max }).reduce<Spot | null>(
-    (best, x) => clearAt(Math.min(max, Math.max(min, Math.exp(x))), best),
+    (best, x) => clearAt(Math.min(max, Math.max(min, dialled(Math.exp(x)))), best),
     widest,
   );
   return { widest, roomiest };

@@ -22,7 +22,6 @@ export {
 export { sweep, type SweepCell } from './sweep';
 export {
   aperturesClearAt,
-  engraved,
   focal,
   gapWords,
   spanWords,

@@ -1,17 +1,33 @@
 /** What a sweep says, in words. */
 import { isZoom, type Lens } from '../kit/records';
-import { nearestMarked } from '../optics';
-import type { Window } from '../maths';
-import { fWords, mm, scaleUpWords, short } from '../words';
+import { engravedAs } from '../optics';
+import { towards, type Window } from '../maths';
+import { mm, scaleUpWords, short } from '../words';
 import type { Spot, SweepAnswer } from './answer';
 import type { Gap, ZoomWindows } from './zoomWindows';
 
-/** A focal length as it is read off a barrel: "23.6", "200". */
-export const focal = (value: number): string => short(value, value < 100 ? 1 : 0);
+const digitsOf = (value: number): number => (value < 100 ? 1 : 0);
 
-/** Two ends as one window reads: "23.6–35". */
-export const spanWords = ({ from, to }: Window): string =>
-  focal(from) === focal(to) ? focal(from) : `${focal(from)}–${focal(to)}`;
+/** A focal length as it is read off a barrel: "23.6", "200". */
+export const focal = (value: number): string => short(value, digitsOf(value));
+
+/** Both ends of a stretch, rounded to the side that is safe: inward where it is Clear, outward where it is not. */
+function endsOf({ from, to }: Window, side: 'inward' | 'outward'): [from: string, to: string] {
+  const way = side === 'inward' ? 1 : -1;
+  for (const finer of [0, 1, 2]) {
+    const first = towards(from, way, digitsOf(from) + finer);
+    const last = towards(to, way === 1 ? -1 : 1, digitsOf(to) + finer);
+    // A stretch narrower than its figures is told by finer ones.
+    if (first <= last) return [String(first), String(last)];
+  }
+  return [short(from, 3), short(to, 3)];
+}
+
+/** Where it is Clear, as one window reads: "23.6–35". */
+export function spanWords(window: Window): string {
+  const [from, to] = endsOf(window, 'inward');
+  return from === to ? from : `${from}–${to}`;
+}
 
 const listed = (parts: readonly string[]): string =>
   parts.length < 2
@@ -21,11 +37,12 @@ const listed = (parts: readonly string[]): string =>
 /** Where a zoom is Clear: "from 23.6 to 29 and from 33 mm", "at every focal length", "nowhere". */
 export function whereClear({ windows, span }: Pick<ZoomWindows, 'windows' | 'span'>): string {
   if (windows.length === 0) return 'nowhere';
-  const ends = windows.map(({ from, to }) => {
-    const [atStart, atEnd] = [from <= span.from, to >= span.to];
+  const ends = windows.map((window) => {
+    const [atStart, atEnd] = [window.from <= span.from, window.to >= span.to];
     if (atStart && atEnd) return 'at every focal length';
-    if (atStart) return `to ${focal(to)}`;
-    return atEnd ? `from ${focal(from)}` : `from ${focal(from)} to ${focal(to)}`;
+    const [from, to] = endsOf(window, 'inward');
+    if (atStart) return `to ${to}`;
+    return atEnd ? `from ${from}` : `from ${from} to ${to}`;
   });
   const words = listed(ends);
   return words.startsWith('at every') ? words : `${words} mm`;
@@ -47,8 +64,9 @@ export function aperturesClearAt({ byAperture }: SweepAnswer, focalMm: number): 
 }
 
 /** What a gap would need: "29 to 33 needs 4.0 % of scale-up". */
-export const gapWords = ({ from, to, scaleUp }: Gap): string => {
-  const where = focal(from) === focal(to) ? `${focal(from)} mm` : `${focal(from)} to ${focal(to)}`;
+export const gapWords = ({ scaleUp, ...gap }: Gap): string => {
+  const [from, to] = endsOf(gap, 'outward');
+  const where = from === to ? `${from} mm` : `${from} to ${to}`;
   return scaleUp === null
     ? `${where}: no scale-up mends it`
     : `${where} needs ${scaleUpWords(scaleUp)} of scale-up`;
@@ -62,16 +80,9 @@ export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
   return `Clear ${whereClear(now)} at ${now.label}`;
 }
 
-/** An aperture as it is engraved, where one is. */
-export function engraved(fNumber: number): string {
-  const { exact, marks } = nearestMarked(fNumber, 'third');
-  const isMarked = Math.abs(fNumber / exact - 1) < 0.02;
-  return isMarked ? `f/${marks[0] ?? ''}` : fWords(fNumber, 1);
-}
-
 /** A setting as it is dialled: "24 mm at f/2". */
 export const spotWords = ({ focalMm, fNumber }: Pick<Spot, 'focalMm' | 'fNumber'>): string =>
-  `${focal(focalMm)} mm at ${engraved(fNumber)}`;
+  `${focal(focalMm)} mm at f/${engravedAs(fNumber)}`;
 
 /** What it leaves: "0.9 mm to spare". */
 export const spareWords = ({ marginMm }: Spot): string => `${mm(Math.max(0, marginMm))} to spare`;

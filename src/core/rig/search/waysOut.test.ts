@@ -119,7 +119,7 @@ describe('what a way out costs', () => {
     const to = Number(/f\/([\d.]+)/.exec(way.words)![1]);
     expect(way.words).toMatch(/^Stop down to f\/[\d.]+ or more$/);
     expect(to).toBeGreaterThan(2);
-    expect(way.cost.lightStops).toBeCloseTo(-2 * Math.log2(way.limit! / 2), 1);
+    expect(way.cost.lightStops).toBeCloseTo(-2 * Math.log2(way.change.settings.fNumber! / 2), 9);
     expect(way.cost.view).toBe(1);
   });
 

@@ -12,6 +12,7 @@ import { engraved } from '@/ui/theme/type';
 import { useSame } from '@/ui/useSame';
 import { LensFactsForm, useLensFacts } from '@/gear/quick/LensFactsForm';
 import type { KitActions } from '../useKit';
+import { towards } from '@/core/maths';
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -64,7 +65,9 @@ const Ask = styled.ul`
 
 const fromWords = ({ clearFromMm }: BargainRow, shortMm: number): string => {
   if (clearFromMm === null) return 'never Clear';
-  return clearFromMm <= shortMm * 1.001 ? 'Clear throughout' : `Clear from ${mm(clearFromMm, 0)}`;
+  return clearFromMm <= shortMm * 1.001
+    ? 'Clear throughout'
+    : `Clear from ${mm(towards(clearFromMm, 1, 1))}`;
 };
 
 interface BargainDialogProps {

@@ -3,7 +3,8 @@ import { ASPECTS } from '../../../frame';
 import type { RigSettings } from '../../../kit/records';
 import { scaleUpWords } from '../../../words';
 import { deliveredOf, turned, type Rig, scaleUpOf } from '../../../rig';
-import { towards, type Idea, type WayKind } from './idea';
+import { towards } from '../../../maths';
+import type { Idea, WayKind } from './idea';
 
 const setting = (rig: Rig, kind: WayKind, words: string, settings: Partial<RigSettings>): Idea => ({
   kind,

@@ -42,9 +42,3 @@ export function applied(rig: Rig, change: WayChange, kit: readonly Part[]): Rig 
     : rig.parts;
   return turned({ ...rig, mode, parts }, change.settings);
 }
-
-/** Rounded to the side that is still Clear. */
-export const towards = (value: number, way: 1 | -1, digits: number): number => {
-  const factor = 10 ** digits;
-  return (way > 0 ? Math.ceil(value * factor) : Math.floor(value * factor)) / factor;
-};

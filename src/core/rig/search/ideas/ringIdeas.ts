@@ -1,9 +1,10 @@
 /** Ways out by turning one ring. */
 import { isZoom, openFNumberAt, type RigSettings } from '../../../kit/records';
-import { whereBeginning } from '../../../maths';
-import { fWords, fixed, mm } from '../../../words';
+import { towards, whereBeginning } from '../../../maths';
+import { engravedAs, marksBetween } from '../../../optics';
+import { fixed, mm } from '../../../words';
 import { turned, type Rig, isClear } from '../../../rig';
-import { towards, type Idea, type WayKind } from './idea';
+import type { Idea, WayKind } from './idea';
 
 const STEPS = 16;
 const HALVINGS = 11;
@@ -32,6 +33,8 @@ interface LogRing {
   max: number;
   value: number;
   setting: (value: number) => Partial<RigSettings>;
+  /** The first place from a limit on that one can dial, on the side that is still Clear. */
+  dialled: (limit: number, way: 1 | -1) => number;
   words: (value: number, way: 1 | -1) => string;
 }
 
@@ -45,8 +48,15 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       max: Math.max(open, lens.closedFNumber),
       value: settings.fNumber,
       setting: (fNumber) => ({ fNumber }),
+      dialled: (limit, way) => {
+        const marks = marksBetween('third', open, lens.closedFNumber).map((m) => m.exact);
+        const fits = marks.filter((n) => (way > 0 ? n >= limit : n <= limit));
+        return (way > 0 ? fits[0] : fits.at(-1)) ?? (way > 0 ? lens.closedFNumber : open);
+      },
       words: (v, way) =>
-        way > 0 ? `Stop down to ${fWords(v, 1)} or more` : `Open up to ${fWords(v, 1)} or wider`,
+        way > 0
+          ? `Stop down to f/${engravedAs(v)} or more`
+          : `Open up to f/${engravedAs(v)} or wider`,
     },
     {
       kind: 'focus',
@@ -54,6 +64,7 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       max: far,
       value: Math.min(settings.focusM ?? far, far),
       setting: (focusM) => ({ focusM: focusM >= far * 0.999 ? null : focusM }),
+      dialled: (limit, way) => towards(limit, way, 2),
       words: (v, way) => `Focus at ${fixed(v, 2)} m or ${way > 0 ? 'farther' : 'closer'}`,
     },
   ];
@@ -64,6 +75,7 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       max: lens.focalMaxMm,
       value: settings.focalMm,
       setting: (focalMm) => ({ focalMm }),
+      dialled: (limit, way) => towards(limit, way, 1),
       words: (v, way) => `Zoom to ${mm(v)} or ${way > 0 ? 'longer' : 'wider'}`,
     });
   }
@@ -83,7 +95,7 @@ export function ringIdeas(rig: Rig, only?: readonly WayKind[]): Idea[] {
       const place = nearestClear(from, way, rigAt);
       if (place === null) return [];
       const limit = valueAt(place);
-      const rounded = Math.min(ring.max, Math.max(ring.min, towards(limit, way, 2)));
+      const rounded = Math.min(ring.max, Math.max(ring.min, ring.dialled(limit, way)));
       const settings = ring.setting(rounded);
       return [
         {
