@@ -150,8 +150,8 @@ describe('halo sweep', () => {
 describe('halo sweep --windows', () => {
   it('says where the zoom is Clear, at every aperture, and what would widen it', async () => {
     const { out } = await halo('sweep', `${WORKSPACE}#wheel-house-wide`, '--windows');
-    expect(out).toMatch(/^At the aperture in use\s+Clear from 24 mm at f\/1\.8\.$/m);
-    expect(out).toMatch(/^f\/8\s+from 22\.9 mm; 18 to 22\.9 needs 18\.\d % of scale-up$/m);
+    expect(out).toMatch(/^At the aperture in use\s+Clear from 24\.1 mm at f\/1\.8\.$/m);
+    expect(out).toMatch(/^f\/8\s+from 23 mm; 18 to 23 needs 18\.\d % of scale-up$/m);
     expect(out).toMatch(/^Stabiliser off and locked\s+from 21\.4 mm$/m);
   });
 });
@@ -197,7 +197,7 @@ describe('halo choose', () => {
     const plan = await halo('choose', WORKSPACE, '--job', 'wheel-house-interview', '--plan');
     expect(plan.out).toMatch(/^24–26\.5 mm +open: nothing in the kit closes it$/m);
     const named = await halo('sweep', `${WORKSPACE}#Wheel-house, wide`, '--windows');
-    expect(named.out).toMatch(/Clear from 24 mm at f\/1\.8/);
+    expect(named.out).toMatch(/Clear from 24\.1 mm at f\/1\.8/);
     const none = await halo('choose', WORKSPACE, '--job', 'no such');
     expect([none.code, none.err]).toEqual([2, expect.stringMatching(/there is no job "no such"/)]);
   });

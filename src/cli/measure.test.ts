@@ -61,7 +61,7 @@ describe('halo measure', () => {
 
   it('prints a line a file without --json', async () => {
     const { out } = await halo('measure', join(folder, 'wall-11.png'), '--sensor', '36x24');
-    expect(out).toMatch(/half light at \d+\.\d\d mm \(\d+\.\d\d to \d+\.\d\d\); -1 stop at/);
+    expect(out).toMatch(/half light at ⌀ \d+\.\d\d mm \(\d+\.\d\d to \d+\.\d\d\); -1 stop at/);
   });
 
   it.each([

@@ -2,7 +2,7 @@
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { tooLarge } from '@/core/measure/file';
-import { fail, type Problem, type Result, fixed, mm } from '@/core/words';
+import { fail, type Problem, type Result, fixed, diameterMm } from '@/core/words';
 import {
   WARNING_WORDS,
   measureFile,
@@ -76,7 +76,7 @@ const unreadable = (file: string, problems: readonly Problem[]) => ({
 });
 
 const figure = ({ value, low, high }: Figure): string =>
-  `${mm(value, 2)} (${fixed(low, 2)} to ${fixed(high, 2)})`;
+  `${diameterMm(value, 2)} (${fixed(2 * low, 2)} to ${fixed(2 * high, 2)})`;
 
 function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings }: FrameMeasure) {
   const first =
@@ -84,9 +84,9 @@ function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings 
       ? 'refused'
       : halfLightRadiusMm
         ? `half light at ${figure(halfLightRadiusMm)}`
-        : `half light at least ${mm(lowerBoundMm ?? 0, 2)}`;
+        : `half light at least ${diameterMm(lowerBoundMm ?? 0, 2)}`;
   const stop = (n: 1 | 2) =>
-    stopRadiiMm[n] === null ? [] : [`-${n} stop at ${mm(stopRadiiMm[n], 2)}`];
+    stopRadiiMm[n] === null ? [] : [`-${n} stop at ${diameterMm(stopRadiiMm[n], 2)}`];
   return [first, ...stop(1), ...stop(2), ...warnings.map((w) => WARNING_WORDS[w])].join('; ');
 }
 

@@ -189,7 +189,7 @@ describe('the whole report', () => {
     expect(await bench.reading('Infinity')).toBe('reached');
     expect(await bench.reading('Rear glass')).toMatch(/^not measured/);
     expect(await bench.reading('Contacts')).toBe('focus, aperture, metadata');
-    expect(await bench.reading('In focus')).toMatch(/^58\.4 m to 60\.7 m/);
+    expect(await bench.reading('In focus')).toMatch(/^58\.9 m to 61\.2 m/);
     await bench.ask('Detail');
     expect(await (await bench.find('[role="dialog"]')).getText()).toMatch(/converter|difference/i);
     await bench.keys(Key.ESCAPE);

@@ -61,8 +61,10 @@ describe('a session on the simulated camera', () => {
     await room.press('Uncover the halo');
     const told = () => room.driver.findElement(By.css('ol [role="status"]')).getText();
     await room.expectSoon(told, (t) => /f\/8: hidden/.test(t), 'nothing was uncovered');
-    expect(await told()).toContain(`f/2: hidden ${truthAt(2).toFixed(2)} mm`);
-    expect(await told()).toMatch(/f\/8: hidden \d+\.\d\d mm, found \d+\.\d\d, inside its interval/);
+    expect(await told()).toContain(`f/2: hidden ⌀ ${(2 * truthAt(2)).toFixed(2)} mm`);
+    expect(await told()).toMatch(
+      /f\/8: hidden ⌀ \d+\.\d\d mm, found \d+\.\d\d, inside its interval/,
+    );
   });
 
   it('stands in the log with what had been expected, and goes out as CSV', async () => {

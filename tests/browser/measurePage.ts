@@ -50,12 +50,13 @@ export class MeasurePage extends KitPage {
     return (await this.find('section[aria-label="Frame"]')).getText();
   }
 
+  /** Radius of the circle that was found, mm; the screen tells its diameter. */
   async halfLight(): Promise<number> {
-    return Number(/Half light at\s+(\d+\.\d+) mm/.exec(await this.figures())?.[1]);
+    return Number(/Half light at\s+⌀ (\d+\.\d+) mm/.exec(await this.figures())?.[1]) / 2;
   }
 
   async expectedAt(): Promise<number> {
-    return Number(/Was expected at\s+(\d+\.\d+) mm/.exec(await this.figures())?.[1]);
+    return Number(/Was expected at\s+⌀ (\d+\.\d+) mm/.exec(await this.figures())?.[1]) / 2;
   }
 
   async pickFrame(name: string): Promise<void> {

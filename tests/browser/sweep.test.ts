@@ -22,7 +22,7 @@ const spoken = async (row: number, column: number) =>
 describe('a sweep', () => {
   it('says where the zoom is Clear, and shows each setting by its verdict', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24 mm at f/1.8');
+    await expectAnswer('Clear from 24.1 mm at f/1.8');
     expect(await spoken(0, 0)).toMatch(/^18 mm, f\/1\.8: Clipped, darkest corner black$/);
     expect(await spoken(0, 9)).toMatch(/^35 mm, f\/1\.8: Clear, darkest corner −/);
     await page.saying('Stabiliser off and locked');
@@ -31,7 +31,7 @@ describe('a sweep', () => {
 
   it('a frame goes to the Bench as it is, undo takes it back, and the sweep is found again', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24 mm at f/1.8');
+    await expectAnswer('Clear from 24.1 mm at f/1.8');
     await (await cell(2, 5)).click();
     await expectAnswer('Clear from 23.5 mm at f/2.8');
     await page.press('Put it on the Bench');
@@ -45,7 +45,7 @@ describe('a sweep', () => {
       'not taken back',
     );
     await page.keys('S');
-    await expectAnswer('Clear from 24 mm at f/1.8');
+    await expectAnswer('Clear from 24.1 mm at f/1.8');
   });
 
   it('a setting the lens cannot take is marked and never drawn as another', async () => {
@@ -82,12 +82,12 @@ describe('a sweep', () => {
     await (await page.saying('Stabiliser off and locked', 'button')).click();
     await expectAnswer('Clear from 21.4 mm at f/1.8');
     await page.press('Undo: Stabiliser off and locked');
-    await expectAnswer('Clear from 24 mm at f/1.8');
+    await expectAnswer('Clear from 24.1 mm at f/1.8');
   });
 
   it('goes out as a table and as a picture', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24 mm at f/1.8');
+    await expectAnswer('Clear from 24.1 mm at f/1.8');
     await page.menu('Save sheet', 'Save as CSV');
     const csv = (await page.download('.csv')).text.trim().split('\n');
     expect(csv).toHaveLength(1 + 8 * 10);
@@ -104,7 +104,7 @@ describe('a sweep', () => {
 describe('by keyboard', () => {
   it('frames are gone over with the arrows and opened with Enter', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24 mm at f/1.8');
+    await expectAnswer('Clear from 24.1 mm at f/1.8');
     await page.driver.executeScript(
       'document.querySelector("[role=gridcell][tabindex=\\"0\\"]").focus()',
     );

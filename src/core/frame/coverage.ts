@@ -108,6 +108,8 @@ type CornerStops = [tl: number | null, tr: number | null, br: number | null, bl:
 export interface Coverage {
   /** Standing still. */
   cornerStops: CornerStops;
+  /** The darkest of them, stops; null where one gets no light. Over the travel it is the verdict's. */
+  atRestStops: number | null;
   radiiMm: HaloRadii;
   /** Each radius less the worst corner radius over the travel, mm; negative falls short. */
   marginMm: HaloRadii;
@@ -123,6 +125,14 @@ function stopsAt(halo: Halo, [tl, tr, br, bl]: PerCorner): CornerStops {
   return [first, at(tr), at(br), at(bl)];
 }
 
+/** The darkest of some corners, stops; null where one gets no light. */
+export const darkestOf = (corners: CornerStops): number | null =>
+  corners.reduce(
+    (most: number | null, stops) =>
+      most === null || stops === null ? null : Math.max(most, stops),
+    0,
+  );
+
 /** Darkness at each corner of a frame that stands still. */
 export const cornerStopsOf = (halo: Halo, frame: FrameSize): CornerStops =>
   stopsAt(halo, cornerRadii(frame, halo.centre));
@@ -136,8 +146,10 @@ export function coverage(
 ): Coverage {
   const { atRest, worst } = cornersOver(frame, halo.centre, travel);
   const radiiMm = haloRadii(halo, profile);
+  const cornerStops = stopsAt(halo, atRest);
   return {
-    cornerStops: stopsAt(halo, atRest),
+    cornerStops,
+    atRestStops: darkestOf(cornerStops),
     radiiMm,
     marginMm: {
       clear: radiiMm.clear - worst,

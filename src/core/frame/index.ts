@@ -2,6 +2,7 @@
 export { ASPECTS, namedAspect } from './aspects';
 export {
   cornerStopsOf,
+  darkestOf,
   coverage,
   type Coverage,
   isClearAt,

@@ -10,6 +10,7 @@ import {
   signed,
   signedStops,
   tWords,
+  stopsWords,
 } from '../words';
 import { cropFactor, lightStopsOfFactor, stopsBetweenFNumbers } from '../optics';
 import { knownAt, whyKnown, explain, type Why } from '../rig/readings';
@@ -224,8 +225,27 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
   },
 ];
 
-/** Differences below these are not mentioned: a step, a share of size, a share of the picture. */
-const SAME = { stepM: 0.01, size: 0.02, share: 0.002, stops: 0.1 } as const;
+/** Differences below these are not mentioned: a step, a ratio of sizes, light. */
+const SAME = { stepM: 0.01, size: 0.02, stops: 0.1 } as const;
+
+/** Whether two discs are as large: by their ratio, and never where their figures differ. */
+const isSameDisc = (a: number, b: number): boolean =>
+  discWords(a) === discWords(b) || Math.abs(b / a - 1) <= SAME.size;
+
+/**
+ * Light on the sensor from one shot to another at the same time and ISO, stops: by their T-stops where both are known,
+ * else by their f-numbers and the glass of what stands between, as far as that is known.
+ */
+function lightBetween(first: Shot, other: Shot): { stops: number; isGlassKnown: boolean } {
+  const [a, b] = [first.report.optics.train, other.report.optics.train];
+  if (a.tStop !== null && b.tStop !== null)
+    return { stops: stopsBetweenFNumbers(a.tStop, b.tStop), isGlassKnown: true };
+  const glass = (b.glassLossStops ?? 0) - (a.glassLossStops ?? 0);
+  return {
+    stops: stopsBetweenFNumbers(a.fNumber, b.fNumber) + glass,
+    isGlassKnown: a.glassLossStops !== null && b.glassLossStops !== null,
+  };
+}
 
 /** Whether two pictures show the miller as large. */
 export const isAsLarge = (first: Shot, other: Shot): boolean =>
@@ -242,10 +262,7 @@ export function movedWords(first: Shot, other: Shot, scene: Scene): FramingWords
   const size = headShare(other) / headShare(first);
   const lamps = lampScale(other, scene) / lampScale(first, scene);
   const [a, b] = [lampShare(first, scene), lampShare(other, scene)];
-  const light = stopsBetweenFNumbers(
-    first.report.optics.train.fNumber,
-    other.report.optics.train.fNumber,
-  );
+  const light = lightBetween(first, other);
   const headline =
     Math.abs(step) <= SAME.stepM
       ? 'From the same place'
@@ -257,11 +274,13 @@ export function movedWords(first: Shot, other: Shot, scene: Scene): FramingWords
     Math.abs(lamps - 1) <= SAME.size
       ? 'near and far keep their proportions'
       : `the lamps come ${percent(Math.abs(lamps - 1), 0)} ${lamps > 1 ? 'larger' : 'smaller'} beside him`,
-    Math.abs(b - a) <= SAME.share
+    isSameDisc(a, b)
       ? `their discs stay at ${discWords(a)} of the height`
       : `their discs ${b > a ? 'grow' : 'shrink'} from ${discWords(a)} to ${discWords(b)} of the height`,
-    ...(Math.abs(light) > SAME.stops
-      ? [`the exposure ${light > 0 ? 'gains' : 'loses'} ${fixed(Math.abs(light), 2)} stops`]
+    ...(Math.abs(light.stops) > SAME.stops
+      ? [
+          `the exposure ${light.stops > 0 ? 'gains' : 'loses'} ${stopsWords(Math.abs(light.stops), 2)}${light.isGlassKnown ? '' : ' but for glass nobody told of'}`,
+        ]
       : []),
   ];
   const sentence = `${words.slice(0, -1).join(', ')}, and ${words.at(-1) ?? ''}.`;

@@ -48,7 +48,7 @@ describe('what is normal among native lenses', () => {
   it.each([
     [
       null,
-      /^Three of four native primes of 36 to 70 mm are better at this aperture \(1\.8 to 2\.2 stops is usual\)\.$/,
+      /^Three of four native primes of 36 to 70 mm are better at this aperture, at rest \(1\.8 to 2\.2 stops is usual\)\.$/,
     ],
     [2.3, /^Three of four/],
     [2.24, /^Normal for native/],

@@ -50,7 +50,7 @@ function between(kind: Kind, openFNumber: number, fNumber: number): Quartiles {
   return [mix(0), mix(1)];
 }
 
-/** Where a corner `stops` down stands among full-frame lenses of the kind at `focalMm` and `fNumber`. */
+/** Where a corner `stops` down, at rest, stands among full-frame lenses of the kind at `focalMm` and `fNumber`. */
 export function nativeStanding(
   lens: Lens,
   focalMm: number,
@@ -74,10 +74,10 @@ export function nativeStanding(
 function words(kind: string, stops: number | null, better: number, worse: number): string {
   const range = `${fixed(better, 1)} to ${stopsWords(worse)}`;
   if (stops === null || stops > worse + 0.05) {
-    return `Three of four native ${kind} are better at this aperture (${range} is usual).`;
+    return `Three of four native ${kind} are better at this aperture, at rest (${range} is usual).`;
   }
   if (stops < better - 0.05) {
-    return `Better than three of four native ${kind} at this aperture (${range} is usual).`;
+    return `Better than three of four native ${kind} at this aperture, at rest (${range} is usual).`;
   }
-  return `Normal for native ${kind} at this aperture (${range} is usual).`;
+  return `Normal for native ${kind} at this aperture, at rest (${range} is usual).`;
 }

@@ -7,8 +7,9 @@ import {
   isFront,
   magnifies,
   type Part,
+  largestMode,
 } from '../kit/records';
-import { farthestFocusM, plateMarginalExtraMm, plateShiftMm } from '../optics';
+import { farthestFocusM, plateMarginalExtraMm, plateShiftMm, diagonalMm } from '../optics';
 import { jointProblems, type JointProblem } from './joints';
 import { metres, mm } from '../words';
 import type { Rig } from './rig';
@@ -207,8 +208,20 @@ export function fitProblem({
 /** What stands before all coverage of a rig; null where it goes together. */
 export const fitProblemOf = (rig: Rig): FitProblem | null => fitProblem(fitOf(rig));
 
-/** Whether glass that was never measured goes where something could be struck: behind any adapter. */
-export const isStrikeUnknown = (
-  { parts }: Pick<Rig, 'parts'>,
+/** A lens for a format smaller than this share of the sensor reaches farther back than lenses of the body's own do. */
+const SMALL_FORMAT = 0.95;
+
+/**
+ * Whether glass that was never measured goes where something could be struck: behind any adapter, and straight on a body
+ * with a larger sensor than the lens was made for, whose mirror or shutter it may reach.
+ */
+export function isStrikeUnknown(
+  { parts, lens, body }: Pick<Rig, 'parts' | 'lens' | 'body'>,
   { strike }: Pick<FitReport, 'strike'>,
-): boolean => (strike === null ? parts.some((p) => !isFront(p)) : strike.state === 'not known');
+): boolean {
+  if (strike !== null) return strike.state === 'not known';
+  const largest = largestMode(body.modes);
+  const isSmall =
+    largest !== undefined && diagonalMm(lens.designFormat) < SMALL_FORMAT * diagonalMm(largest);
+  return isSmall || parts.some((p) => !isFront(p));
+}

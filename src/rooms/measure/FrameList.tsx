@@ -6,7 +6,7 @@ import { engraved, oneLine } from '@/ui/theme/type';
 import { isLogged, shotOf, type Frame } from './frames';
 import type { Session } from './session';
 import type { Frames } from './useFrames';
-import { mm } from '@/core/words';
+import { diameterMm } from '@/core/words';
 
 const Head = styled.div`
   display: flex;
@@ -66,8 +66,8 @@ function outcome(frame: Frame, logged: ReadonlySet<string>): string {
   const kept = isLogged(frame, logged) ? ', in the log' : '';
   if (status === 'refused') return 'refused';
   return halfLightRadiusMm
-    ? `r ${mm(halfLightRadiusMm.value, 2)}${kept}`
-    : `at least ${mm(lowerBoundMm ?? 0)}${kept}`;
+    ? `${diameterMm(halfLightRadiusMm.value, 2)}${kept}`
+    : `at least ${diameterMm(lowerBoundMm ?? 0)}${kept}`;
 }
 
 function shotWords(frame: Frame, session: Session): string {

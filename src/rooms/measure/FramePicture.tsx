@@ -2,7 +2,7 @@
 import { memo, useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { FrameMeasure, FrameView } from '@/core/measure';
-import { mm } from '@/core/words';
+import { diameterMm } from '@/core/words';
 
 const Figure = styled.figure`
   position: relative;
@@ -71,7 +71,7 @@ export const FramePicture = memo(function FramePicture(props: FramePictureProps)
       aria-label={
         residual
           ? 'What the fit leaves of the frame: amber where it is brighter than the model, blue where darker, a quarter stop at most.'
-          : `The frame with ${half ? `the half-light circle of ${mm(half.value, 2)} radius` : 'the circle its half light must lie outside'}.`
+          : `The frame with ${half ? `the half-light circle, ${diameterMm(half.value, 2)}` : 'the circle its half light must lie outside'}.`
       }
     >
       <canvas ref={canvas} width={columns} height={rows} />

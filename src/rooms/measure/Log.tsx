@@ -49,13 +49,14 @@ interface LogProps {
   onAgain: (entries: readonly Measurement[]) => void;
 }
 
-/** A radius in mm, as the log's columns show it. */
-const radius = (mm: number | null): string => (mm === null ? '' : fixed(mm, 2));
+/** A circle by its diameter in mm, as the log's columns show it. */
+const across = (radiusMm: number | null): string =>
+  radiusMm === null ? '' : fixed(2 * radiusMm, 2);
 
 const halfOf = ({ halfLightMm, lowerBoundMm }: Measurement): string =>
   halfLightMm
-    ? `${fixed(halfLightMm.value, 2)} (${fixed(halfLightMm.low, 2)}–${fixed(halfLightMm.high, 2)})`
-    : `≥ ${fixed(lowerBoundMm, 2)}`;
+    ? `${across(halfLightMm.value)} (${across(halfLightMm.low)}–${across(halfLightMm.high)})`
+    : `≥ ${across(lowerBoundMm)}`;
 
 /** What a prediction missed by, mm; null where nothing was expected or no edge seen. */
 const offBy = ({ halfLightMm: half, predictedHalfLightMm: told }: Measurement): number | null =>
@@ -116,7 +117,7 @@ const columnsOf = (names: Names): readonly LogColumn[] => [
   },
   {
     id: 'half',
-    title: 'Half light, mm',
+    title: 'Half light, ⌀ mm',
     width: 2.4,
     figure: true,
     text: halfOf,
@@ -124,10 +125,10 @@ const columnsOf = (names: Names): readonly LogColumn[] => [
   },
   {
     id: 'expected',
-    title: 'Expected',
+    title: 'Expected, ⌀',
     width: 1.2,
     figure: true,
-    text: (m) => radius(m.predictedHalfLightMm),
+    text: (m) => across(m.predictedHalfLightMm),
     order: (m) => m.predictedHalfLightMm,
   },
   {
@@ -144,10 +145,10 @@ const columnsOf = (names: Names): readonly LogColumn[] => [
   },
   {
     id: 'minus1',
-    title: '−1 stop',
+    title: '−1 stop, ⌀',
     width: 1.1,
     figure: true,
-    text: (m) => radius(m.minus1Mm),
+    text: (m) => across(m.minus1Mm),
     order: (m) => m.minus1Mm,
   },
   { id: 'frame', title: 'Frame, note', width: 3, text: frameWords },

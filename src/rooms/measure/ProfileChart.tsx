@@ -70,7 +70,7 @@ export default memo(function ProfileChart(props: { view: FrameView; measure: Fra
             stroke="var(--line)"
             tick={TICK}
             label={{
-              value: 'radius, mm; dots are the frame, the line is the model',
+              value: 'from the centre, mm; dots are the frame, the line is the model',
               position: 'insideBottom',
               offset: -10,
               fill: 'var(--muted)',
@@ -89,7 +89,7 @@ export default memo(function ProfileChart(props: { view: FrameView; measure: Fra
             isAnimationActive={false}
             contentStyle={{ background: 'var(--lifted)', border: '1px solid var(--line)' }}
             formatter={(v) => (typeof v === 'number' ? stopsWords(v, 2) : '')}
-            labelFormatter={(r) => (typeof r === 'number' ? `${r} mm` : '')}
+            labelFormatter={(r) => (typeof r === 'number' ? `${r} mm from the centre` : '')}
           />
           {marks(measure)}
           <Line

@@ -6,7 +6,7 @@ import type { FrameMeasure } from '@/core/measure';
 import type { Why } from '@/core/rig/readings';
 import { type Frame, predictedHalfLight, settingOf } from './frames';
 import type { Session } from './session';
-import { fixed, mm, percent, darknessWords } from '@/core/words';
+import { fixed, mm, percent, darknessWords, diameterMm } from '@/core/words';
 
 export type FrameReading =
   | 'half'
@@ -28,13 +28,13 @@ interface FigureRow {
   note?: string;
 }
 
-/** A radius, where it lies in the frame. */
+/** A circle by its diameter, as the Bench tells it, where it lies in the frame. */
 const inFrame = (radiusMm: number | null | undefined): string =>
-  radiusMm == null ? 'not in the frame' : mm(radiusMm, 2);
+  radiusMm == null ? 'not in the frame' : diameterMm(radiusMm, 2);
 
-/** How a halo lies to what had been expected; `mmOff` is what was expected less what was found. */
+/** How a halo's diameter lies to what had been expected; `mmOff` is the radius expected less the one found. */
 export function offWords(mmOff: number): string {
-  const size = mm(Math.abs(mmOff), 2);
+  const size = mm(2 * Math.abs(mmOff), 2);
   if (size === mm(0, 2)) return 'as expected';
   return `${size} ${mmOff > 0 ? 'smaller' : 'larger'}`;
 }
@@ -77,14 +77,16 @@ export function figureRows(frame: Frame, session: Session, judgement: Judgement)
   if (!measure || measure.status === 'refused') return [];
   const setting = settingOf(frame, session);
   const half = measure.halfLightRadiusMm;
-  const predicted = setting ? predictedHalfLight(session, setting) : null;
+  // What was expected before a frame was kept stays; what the lens knows since then had it in view.
+  const predicted =
+    frame.expectedHalfLightMm ?? (setting ? predictedHalfLight(session, setting) : null);
   const rows: FigureRow[] = [
     half
       ? {
           reading: 'half',
           name: 'Half light at',
           figure: inFrame(half.value),
-          note: `${fixed(half.low, 2)} to ${fixed(half.high, 2)}`,
+          note: `${fixed(2 * half.low, 2)} to ${fixed(2 * half.high, 2)}`,
         }
       : {
           reading: 'bound',
@@ -127,9 +129,9 @@ export function figureRows(frame: Frame, session: Session, judgement: Judgement)
 
 const WHYS: Record<FrameReading, Pick<Why, 'title' | 'formula'>> = {
   half: {
-    title: 'Half-light radius',
+    title: 'Half-light circle',
     formula:
-      'Rims, natural falloff and a slope of the wall are fitted to the root of the light; the radius is where the rims let half the light through. Its interval holds with 90 %: the fit was held to other radii until it got clearly worse.',
+      'Rims, natural falloff and a slope of the wall are fitted to the root of the light; the circle is where the rims let half the light through. Its interval holds with 90 %: the fit was held to other circles until it got clearly worse.',
   },
   bound: {
     title: 'Lower bound',
@@ -137,16 +139,16 @@ const WHYS: Record<FrameReading, Pick<Why, 'title' | 'formula'>> = {
       'Rims let through at least the light there is against the middle: everything still above half lies inside the half-light circle. No model enters.',
   },
   minus1: {
-    title: '−1 stop radius',
+    title: '−1 stop circle',
     formula: 'Where the median of the light around the centre falls to half of the middle’s.',
   },
   minus2: {
-    title: '−2 stop radius',
+    title: '−2 stop circle',
     formula: 'Where the median of the light around the centre falls to a quarter of the middle’s.',
   },
-  clear: { title: 'Clear radius', formula: 'Where the fitted rims take a tenth of a stop.' },
+  clear: { title: 'Clear circle', formula: 'Where the fitted rims take a tenth of a stop.' },
   black: {
-    title: 'Black radius',
+    title: 'Black circle',
     formula: 'Where the fitted rims leave one hundredth of the light.',
   },
   centre: {
@@ -154,7 +156,7 @@ const WHYS: Record<FrameReading, Pick<Why, 'title' | 'formula'>> = {
     formula: 'Fitted with the rims; against the middle of the frame.',
   },
   predicted: {
-    title: 'Expected half-light radius',
+    title: 'Expected half-light circle',
     formula:
       'What the lens’s samples, or what is usual for its kind, foretold for this setting; behind a train of parts as the Bench reckons it.',
   },
@@ -193,7 +195,7 @@ export function whyOf(
       : []),
     ...(measure?.rims ?? []).map((rim, i): [string, string] => [
       `rim ${i + 1}`,
-      `r ${fixed(rim.edgeRadiusMm, 2)}, softness ${mm(rim.softnessMm, 2)}`,
+      `edge ${diameterMm(rim.edgeRadiusMm, 2)}, softness ${mm(rim.softnessMm, 2)}`,
     ]),
     ...(measure?.exitPupilMm
       ? [['exit pupil', mm(measure.exitPupilMm, 0)] as [string, string]]

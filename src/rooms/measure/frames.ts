@@ -19,6 +19,8 @@ export interface Frame {
   shotId?: string | null;
   /** Once accepted: the log's entry. */
   measurementId: string | null;
+  /** What was expected of its setting before it was kept, radius in mm; null while it is not kept. */
+  expectedHalfLightMm: number | null;
 }
 
 export const newFrame = (file: File): Frame => ({
@@ -28,6 +30,7 @@ export const newFrame = (file: File): Frame => ({
   sentence: '',
   answer: null,
   measurementId: null,
+  expectedHalfLightMm: null,
 });
 
 /** The shot a frame is: matched by hand, else by its own settings. */

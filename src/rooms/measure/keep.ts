@@ -91,6 +91,10 @@ export async function keepFrames(
     writes,
     { along: () => keepGrids(pairs) },
   );
-  for (const [f, entry] of pairs) frames.set(f.id, { measurementId: entry.id });
+  for (const [f, entry] of pairs)
+    frames.set(f.id, {
+      measurementId: entry.id,
+      expectedHalfLightMm: entry.predictedHalfLightMm,
+    });
   return learnt;
 }

@@ -20,6 +20,7 @@ import { ActingButton } from '@/ui/controls/Buttons';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';
+import { isMoving } from '@/core/frame';
 
 const Trouble = styled.p`
   margin-top: 6px;
@@ -101,7 +102,7 @@ function CellPanel({ cell, onOpen }: CellPanelProps) {
         {cell.column}, {cell.row}: cannot be set, {cell.cannot}.
       </SideNote>
     );
-  const { verdict, coverage, halo } = evaluate(cell.rig);
+  const { verdict, coverage, frame, halo } = evaluate(cell.rig);
   return (
     <>
       <ThisCell>
@@ -111,8 +112,9 @@ function CellPanel({ cell, onOpen }: CellPanelProps) {
             {cell.column}, {cell.row}: {verdict.kind}
           </p>
           <SideNote>
-            Corners {coverage.cornerStops.map(cornerWords).join(', ')}; risk{' '}
-            {riskWords(verdict.risk)}, {halo.evidence.kind}.
+            Corners{isMoving(frame.travel) ? ' at rest' : ''}{' '}
+            {coverage.cornerStops.map(cornerWords).join(', ')}; risk {riskWords(verdict.risk)},{' '}
+            {halo.evidence.kind}.
           </SideNote>
         </div>
       </ThisCell>

@@ -79,7 +79,7 @@ const Cannot = styled.span`
 const spoken = (cell: SweepCell): string =>
   cell.verdict === null
     ? `${cell.column}, ${cell.row}: cannot be set, ${cell.cannot ?? ''}`
-    : `${cell.column}, ${cell.row}: ${cell.verdict}, darkest corner ${darknessWords(cell.worstCornerStops)}`;
+    : `${cell.column}, ${cell.row}: ${cell.verdict}, darkest corner ${darknessWords(cell.worstCornerStops)}${cell.rig.settings.stabiliser && cell.rig.body.sensorTravel ? ', stabiliser at its end' : ''}`;
 
 export interface Place {
   row: number;

@@ -75,7 +75,7 @@ export function SheetControls(props: SheetControlsProps) {
         onChoose={(id) => sweeping.holdAgainst(againstId(id))}
       />
       <TextButton aria-pressed={showFigures} onPress={onFigures}>
-        {showFigures ? 'Without corner stops' : 'Corner stops'}
+        {showFigures ? 'Without corner stops' : 'Stops of the worst corner'}
       </TextButton>
       <SaveMenu
         sheet={{ ...sheet, title: sheetTitle(name, axes) }}

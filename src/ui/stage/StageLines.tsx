@@ -240,6 +240,11 @@ export function StageLines({ report, view, ghost }: AllLinesProps) {
       <text x={view.widthPx - 14} y={38} textAnchor="end">
         the frame needs {diameterMm(worstCornerRadiusMm)}
       </text>
+      {isMoving(report.frame.travel) && (
+        <text x={view.widthPx - 14} y={56} textAnchor="end">
+          corner figures: at rest
+        </text>
+      )}
     </Lines>
   );
 }

@@ -31,7 +31,7 @@ export function stageWords(report: Report): string {
     `${verdict.kind}. ${verdict.sentence}`,
     `The sensor plane seen from behind: the halo is ${mm(coverage.radiiMm.half * 2)} across at half light and black beyond ${mm(coverage.radiiMm.black * 2)}.`,
     `Read-out ${mm(frame.readOut.widthMm)} by ${mm(frame.readOut.heightMm)}, delivered ${mm(frame.delivered.widthMm)} by ${mm(frame.delivered.heightMm)}.`,
-    `Corners: ${corners}.`,
+    `Corners${isMoving(frame.travel) ? ' at rest' : ''}: ${corners}.`,
   ];
   if (isOffMiddle(frame.middle))
     parts.push(`The read-out lies ${placeWords(frame.middle)} of the sensor’s middle.`);

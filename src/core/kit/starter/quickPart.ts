@@ -15,8 +15,11 @@ export interface PartFacts {
   designFormat: FrameSize | null;
 }
 
-/** Focal length of a usual converter's glass, mm; an assumption that only its thickness rests on. */
-const USUAL_FOCAL_MM = 100;
+/**
+ * Focal lengths of a usual converter's glass, mm; only its thickness rests on them. The reducer's gives what is made: 0.71x
+ * of 21 mm between 44 and 18, and of 19.8 mm between 44 and 19.25; both: common practice, no source.
+ */
+const USUAL_FOCAL_MM = { reducer: 42, extender: -80 } as const;
 /** Least thickness of a part with glass and two mounts; common practice, no source. */
 const THINNEST_WITH_GLASS_MM = 5;
 
@@ -49,8 +52,12 @@ export function usualThicknessMm({
 }: Pick<PartFacts, 'factor' | 'front' | 'rear'>): number {
   const plain = plainThicknessMm(front.registerMm, rear.registerMm);
   if (factor === 1) return plain;
-  const focal = factor < 1 ? USUAL_FOCAL_MM : -USUAL_FOCAL_MM;
-  return plain - shiftOfConverterMm(factor, focal);
+  const focal = factor < 1 ? USUAL_FOCAL_MM.reducer : USUAL_FOCAL_MM.extender;
+  const usual = plain - shiftOfConverterMm(factor, focal);
+  // Where the usual glass would not fit, one that does is taken, as long as there is room for any.
+  return plain > THINNEST_WITH_GLASS_MM || factor > 1
+    ? Math.max(THINNEST_WITH_GLASS_MM, usual)
+    : usual;
 }
 
 /** Factors that are usual of a kind; common practice, no source. */

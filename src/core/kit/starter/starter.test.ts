@@ -158,11 +158,11 @@ describe('what stands between, from its kind and two mounts', () => {
     if (!made.ok) throw new Error('a plain adapter of 26 mm can be built');
     const mounts = [mountOfRegister(44), mountOfRegister(18)];
     const reducer = ofKind(made.value, 'focal reducer', mounts);
-    // The computed table of converters: 14.155 mm between 44 and 18.
+    // 26 - 42 · 0.29²/0.71: reducers between 44 and 18 are about 21 mm thick (common practice, no source).
     expect(reducer).toMatchObject({
       kind: 'focal reducer',
       factor: 0.71,
-      thicknessMm: 14.155,
+      thicknessMm: 21.025,
       estimated: ['factor', 'thicknessMm'],
     });
     expect(ofKind({ ...reducer, factor: 0.8 }, 'focal reducer', mounts).factor).toBe(0.8);
@@ -175,6 +175,19 @@ describe('what stands between, from its kind and two mounts', () => {
     // Mounts nobody knows leave it as thick as it is.
     expect(ofKind(made.value, 'expander', [])).toMatchObject({ factor: 1.6, thicknessMm: 26 });
     expect(ofKind(made.value, 'helicoid', mounts)).toEqual({ ...made.value, kind: 'helicoid' });
+  });
+
+  it('reducers as they are made are refused nowhere (common practice, no source)', () => {
+    const thick = (factor: number, rear: number) => {
+      const made = part({ kind: 'focal reducer', factor, rear: mountOfRegister(rear) });
+      return made.ok ? made.value.thicknessMm : null;
+    };
+    expect(thick(0.71, 18)).toBeCloseTo(21, 0);
+    expect(thick(0.71, 19.25)).toBeCloseTo(19.75, 0);
+    expect(thick(0.64, 19.25)).toBeCloseTo(16, 0);
+    // Where the usual glass is too thick for the room some other is taken, as long as there is any.
+    expect(thick(0.5, 25.5)).toBe(5);
+    expect(thick(0.5, 40)).toBeNull();
   });
 
   it('what has no room between its mounts is refused with the reason', () => {

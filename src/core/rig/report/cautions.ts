@@ -79,15 +79,15 @@ const RULES: readonly Rule[] = [
   {
     id: 'strike unknown',
     words: 'How deep the rear glass stands is not known: measure the protrusion before mounting.',
-    holds: ({ lens, parts }, fit) => {
+    holds: (rig, fit) => {
       const { strike } = fit;
       if (strike?.state === 'not known')
         return {
           at: strike.partIndex ?? 'body',
           why: `${strike.against} does not say how much room it leaves.`,
         };
-      return isStrikeUnknown({ parts }, fit)
-        ? atLens(`${fullName(lens)} was never measured behind its flange.`)
+      return isStrikeUnknown(rig, fit)
+        ? atLens(`${fullName(rig.lens)} was never measured behind its flange.`)
         : null;
     },
   },

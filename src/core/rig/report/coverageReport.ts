@@ -21,7 +21,7 @@ export function coverageReport(
 ): CoverageReport {
   const profile = haloProfile(halo);
   const acceptedMm = acceptedRadius(halo, limitStops, profile);
-  const { cornerStops, radiiMm, marginMm, worstCornerRadiusMm } = coverage(
+  const { cornerStops, atRestStops, radiiMm, marginMm, worstCornerRadiusMm } = coverage(
     halo,
     delivered,
     travel,
@@ -36,6 +36,7 @@ export function coverageReport(
   // Written out: spreading the two is many times slower.
   return {
     cornerStops,
+    atRestStops,
     radiiMm,
     marginMm,
     worstCornerRadiusMm,

@@ -73,7 +73,7 @@ export interface Report {
   autofocus: AutofocusReport;
   picture: PictureReport;
   sharpness: SharpnessReport;
-  /** Where the worst corner stands among native lenses. */
+  /** Where the darkest corner at rest stands among native lenses, whose figures are those at rest. */
   native: NativeStanding;
   /** The one thing that would make the verdict surer; null where its halo is well measured. */
   surer: string | null;
@@ -132,7 +132,7 @@ export function evaluate(rig: Rig): Report {
       settings.focalMm,
       openFNumberAt(lens, settings.focalMm),
       lensFNumberOf(light),
-      verdict.worstCornerStops,
+      covered.atRestStops,
     ),
     surer,
     cautions: cautionsFor(rig, fit),

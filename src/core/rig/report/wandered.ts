@@ -1,5 +1,5 @@
 /** A report with the sensor somewhere in its travel. */
-import { cornerStopsOf, CORNERS, type Travel } from '../../frame';
+import { cornerStopsOf, CORNERS, darkestOf, type Travel } from '../../frame';
 import type { Offset } from '../../optics';
 import { seenFrom } from '../../rig';
 import type { Report } from './evaluate';
@@ -9,10 +9,11 @@ export function wandered(report: Report, sensor: Offset): Report {
   const { model } = report.halo;
   // The frame moves one way; seen from it the halo moves the other.
   const moved = seenFrom(model, sensor);
+  const cornerStops = cornerStopsOf(moved, report.frame.delivered);
   return {
     ...report,
     halo: { ...report.halo, model: moved },
-    coverage: { ...report.coverage, cornerStops: cornerStopsOf(moved, report.frame.delivered) },
+    coverage: { ...report.coverage, cornerStops, atRestStops: darkestOf(cornerStops) },
   };
 }
 

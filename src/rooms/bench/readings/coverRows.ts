@@ -18,9 +18,7 @@ import type { ReadingRow } from './readingRow';
 export function coverRows({ verdict, coverage, frame, native }: Report): ReadingRow[] {
   const clean = coverage.cleanFrame.concentric;
   const moving = isMoving(frame.travel);
-  const still = coverage.cornerStops.some((v) => v === null)
-    ? null
-    : Math.max(...coverage.cornerStops.map((v) => v ?? 0));
+  const still = coverage.atRestStops;
   return [
     {
       name: 'Darkest corner',
