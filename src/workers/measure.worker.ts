@@ -8,6 +8,7 @@ import {
   type FrameSettings,
   type PictureDecoder,
   type PixelImage,
+  type CameraTold,
 } from '@/core/measure/file';
 import {
   frameView,
@@ -26,6 +27,9 @@ import { decodePicture } from './decodePicture';
 export interface FrameAnswer {
   measure: FrameMeasure;
   settings: FrameSettings;
+  camera: CameraTold;
+  widthPx: number;
+  heightPx: number;
   tone: 'srgb' | 'linear' | 'curve';
   preview: boolean;
   simulated: boolean;
@@ -57,10 +61,14 @@ const measureDoor = {
     };
     const read = await measureFile(bytes, file.name, options, timed);
     if (!read.ok) return { sentence: problemText(read.problems) };
-    const { measure, evidence, settings, tone, preview, simulated } = read.value;
+    const { measure, evidence, settings, camera, tone, preview, simulated, widthPx, heightPx } =
+      read.value;
     return {
       measure,
       settings,
+      camera,
+      widthPx,
+      heightPx,
       tone: tone.kind,
       preview,
       simulated,

@@ -4,10 +4,11 @@
  * without the last f, field of view by the long side.
  */
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { decodeFrame } from '@/core/measure/file';
 import {
   cropFactor,
   circleOfConfusionMm,
@@ -124,5 +125,40 @@ describe.each(THREE_TO_TWO)('exiftool on %s', (name, shot) => {
     const ours = [angleOfView(frame.widthMm, focalMm), angleOfView(frame.widthMm, focalMm, m)];
     // With or without the lengthening at the focus distance, as its version has it.
     expect(Math.min(...ours.map((v) => Math.abs(v - theirs)))).toBeLessThan(0.1);
+  });
+});
+
+describe('the camera a file tells of', () => {
+  it.each([
+    // Unit 2 is an inch, 3 a centimetre: 6000 px at 4233.33 a inch are 36 mm, at 2553.19 a centimetre 23.5 mm.
+    [6000, 4000, 4233.333, 'inches', 36],
+    [6000, 4000, 2553.191, 'cm', 23.5],
+    [4000, 6000, 4233.333, 'inches', 36],
+  ])('%d × %d px at %f in %s stand for a long side of %f mm', async (w, h, perUnit, unit, mm) => {
+    const path = join(folder, `camera-${w}-${unit}.jpg`);
+    writeFileSync(path, Buffer.from(PIXEL, 'base64'));
+    execFileSync('exiftool', [
+      '-overwrite_original',
+      '-Make=Tolvane',
+      '-Model=L45',
+      `-ExifImageWidth=${w}`,
+      `-ExifImageHeight=${h}`,
+      `-FocalPlaneXResolution=${perUnit}`,
+      `-FocalPlaneYResolution=${perUnit}`,
+      `-FocalPlaneResolutionUnit=${unit}`,
+      path,
+    ]);
+    const read = await decodeFrame(new Uint8Array(readFileSync(path)), 'x.jpg', () =>
+      Promise.resolve({
+        widthPx: 1,
+        heightPx: 1,
+        channels: 1,
+        depth: 8,
+        data: new Uint8Array(1),
+      }),
+    );
+    if (!read.ok) throw new Error(read.problems[0]?.sentence);
+    expect(read.value.camera.name).toBe('Tolvane L45');
+    expect(read.value.camera.sensorLongMm).toBeCloseTo(mm, 2);
   });
 });

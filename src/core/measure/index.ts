@@ -1,4 +1,5 @@
 /** The face of this folder: what others may use of it. */
+export { cameraDoubts } from './cameraDoubt';
 export { type FrameView, frameView } from './frameView';
 export { WARNING_WORDS } from './judge';
 export { type FileMeasure, type FileOptions, measureFile } from './measureFile';

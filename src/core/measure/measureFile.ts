@@ -7,6 +7,7 @@ import {
   type FrameSettings,
   type PictureDecoder,
   type PixelImage,
+  type CameraTold,
 } from './file';
 import { measureFrame, type FrameEvidence } from './measureFrame';
 import { type Figure, type FrameMeasure } from './measureGrid';
@@ -25,6 +26,7 @@ export interface FileMeasure {
   measure: FrameMeasure;
   evidence: FrameEvidence | null;
   settings: FrameSettings;
+  camera: CameraTold;
   tone: Tone;
   preview: boolean;
   /** True where the file says that the simulated camera took it. */
@@ -130,13 +132,14 @@ export async function measureFile(
 ): Promise<Result<FileMeasure>> {
   const decoded = await decodeFrame(bytes, name, decodePicture);
   if (!decoded.ok) return decoded;
-  const { image, settings, preview, simulated } = decoded.value;
+  const { image, settings, camera, preview, simulated } = decoded.value;
   const fNumber = options.fNumber ?? settings.fNumber;
   const measured = toned(decoded.value, { ...options, fNumber });
   const { widthPx, heightPx } = image;
   return ok({
     ...measured,
     settings: { ...settings, fNumber },
+    camera,
     preview,
     simulated,
     widthPx,

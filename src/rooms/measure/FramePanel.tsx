@@ -9,7 +9,7 @@ import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
 import { EntryField } from '@/ui/form/EntryField';
 import { PHONE } from '@/ui/theme/type';
 import { figureRows, whyOf, type FrameReading } from './figures';
-import { isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
+import { doubtsOf, isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
 import { isPractice, isThroughGlass, type Session } from './session';
 import type { Frames } from './useFrames';
 import { secondsTaken } from '@/core/words';
@@ -107,6 +107,29 @@ function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
       <Quiet>The file does not tell its settings: match it with a shot of the list first.</Quiet>
     );
   if (isLogged(frame, logged)) return <Quiet>It is in the log. Undo takes it out again.</Quiet>;
+  // A wrong camera makes every figure wrong: it is asked before anything is kept.
+  const doubted = together.filter((f) => doubtsOf(f, session).length > 0);
+  const doubts = [...new Set(doubted.flatMap((f) => doubtsOf(f, session)))];
+  if (doubts.length > 0)
+    return (
+      <Acts role="alert">
+        {doubts.map((doubt) => (
+          <Quiet key={doubt}>{doubt}</Quiet>
+        ))}
+        <Quiet>
+          Was it taken on {session.body.name}, {session.mode.name}? Else choose its camera and mode
+          above.
+        </Quiet>
+        <LineButton
+          onPress={() => {
+            for (const { id } of doubted) frames.set(id, { isCameraSure: true });
+          }}
+        >
+          It was taken on this camera
+        </LineButton>
+        <LineButton onPress={() => frames.remove(frame.id)}>Reject</LineButton>
+      </Acts>
+    );
   return (
     <>
       <EntryField label="Note" shown={note} complain={() => null} onEnter={setNote} />

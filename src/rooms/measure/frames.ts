@@ -2,11 +2,12 @@
 import { newId } from '@/core/kit';
 import { lensAt, predictHalo, haloRadii } from '@/core/halo';
 import type { Measurement } from '@/core/kit/records';
-import { entryFigures, shotFor, type Shot } from '@/core/measure';
+import { cameraDoubts, entryFigures, shotFor, type Shot } from '@/core/measure';
 import { situationOf, turned } from '@/core/rig';
 import type { FrameAnswer } from '@/workers/measure.worker';
 import type { Session } from './session';
 import { measurementOf } from '@/core/kit/records';
+import { isAreaTold } from '@/core/kit/starter';
 
 export interface Frame {
   id: string;
@@ -19,6 +20,8 @@ export interface Frame {
   shotId?: string | null;
   /** Once accepted: the log's entry. */
   measurementId: string | null;
+  /** Whether somebody said that the camera is right where the file speaks against it. */
+  isCameraSure: boolean;
   /** What was expected of its setting before it was kept, radius in mm; null while it is not kept. */
   expectedHalfLightMm: number | null;
 }
@@ -30,8 +33,18 @@ export const newFrame = (file: File): Frame => ({
   sentence: '',
   answer: null,
   measurementId: null,
+  isCameraSure: false,
   expectedHalfLightMm: null,
 });
+
+/** What of a frame's file speaks against the session's camera, and nobody said is right; a sentence each. */
+export function doubtsOf({ answer, isCameraSure }: Frame, { body, mode }: Session): string[] {
+  if (!answer || answer.simulated || isCameraSure) return [];
+  return cameraDoubts(answer.camera, answer, mode, {
+    areaTold: isAreaTold(body, mode.id),
+    isWhole: !answer.preview,
+  });
+}
 
 /** The shot a frame is: matched by hand, else by its own settings. */
 export function shotOf(frame: Frame, { shots }: Session): Shot | null {

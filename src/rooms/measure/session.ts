@@ -60,9 +60,11 @@ function wholeRig(workspace: Workspace, rigId: string | null): Rig | null {
   return found && !isMissing(found) ? found : null;
 }
 
-/** The body as chosen; else the one that shows most of a halo. */
-const bodyOf = ({ bodies }: Workspace, { bodyId }: SessionChoice): Body | undefined =>
-  bodies.find((b) => b.id === bodyId) ?? largestBody(bodies);
+/** The body as chosen; else that of the rig in hand, as its lens is; else the one that shows most of a halo. */
+const bodyOf = (workspace: Workspace, { bodyId }: SessionChoice): Body | undefined =>
+  workspace.bodies.find((b) => b.id === bodyId) ??
+  wholeRig(workspace, lastRig())?.body ??
+  largestBody(workspace.bodies);
 
 /** The lens as chosen; else that of the rig in hand, or any. */
 const lensOf = (workspace: Workspace, { lensId }: SessionChoice): Lens | undefined =>

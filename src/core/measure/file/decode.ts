@@ -23,9 +23,18 @@ export interface FrameSettings {
   takenAt: string | null;
 }
 
+/** What a file says of the camera that took it. */
+export interface CameraTold {
+  /** Maker and model; null where it does not say. */
+  name: string | null;
+  /** Long side of the picture on the sensor by the file's resolution on the focal plane, mm; null likewise. */
+  sensorLongMm: number | null;
+}
+
 export interface DecodedFrame {
   image: PixelImage;
   settings: FrameSettings;
+  camera: CameraTold;
   /** What the file itself says of its tone response. */
   toldTone: 'srgb' | 'linear' | null;
   /** True where the picture is the preview of a raw file. */
@@ -51,18 +60,55 @@ const positive = (value: unknown): number | null =>
 
 interface ReadSettings {
   settings: FrameSettings;
+  camera: CameraTold;
   srgb: boolean;
   simulated: boolean;
 }
 
-const NOTHING_TOLD: ReadSettings = { settings: NO_SETTINGS, srgb: false, simulated: false };
+const NOTHING_TOLD: ReadSettings = {
+  settings: NO_SETTINGS,
+  camera: { name: null, sensorLongMm: null },
+  srgb: false,
+  simulated: false,
+};
+
+/** Millimetres of EXIF's units of resolution: none and inch, cm, mm (JEITA CP-3451, from memory). */
+const UNIT_MM: Readonly<Record<number, number>> = { 1: 25.4, 2: 25.4, 3: 10, 4: 1 };
+const MOST_SENSOR_MM = 400;
+
+/** What EXIF says of the camera: pixels over pixels a unit is the sensor's side. */
+function cameraOf(tags: Record<string, unknown>): CameraTold {
+  const sides = (
+    [
+      ['ExifImageWidth', 'FocalPlaneXResolution'],
+      ['ExifImageHeight', 'FocalPlaneYResolution'],
+    ] as const
+  ).map(([px, resolution]) => {
+    const unit = UNIT_MM[positive(tags.FocalPlaneResolutionUnit) ?? 2];
+    const [pixels, perUnit] = [positive(tags[px]), positive(tags[resolution])];
+    return pixels && perUnit && unit ? (pixels / perUnit) * unit : null;
+  });
+  const longMm = Math.max(...sides.map((side) => side ?? 0));
+  const name = [tags.Make, tags.Model]
+    .filter((t) => typeof t === 'string')
+    .join(' ')
+    .trim();
+  return {
+    name: name.slice(0, 80) || null,
+    sensorLongMm: longMm > 1 && longMm < MOST_SENSOR_MM ? longMm : null,
+  };
+}
 
 /** EXIF of a file; a file without it, or with broken EXIF, has none. */
 async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
   try {
     const { parse } = (await import('exifr')).default;
-    const tags = (await parse(bytes, { tiff: true, exif: true, reviveValues: false })) as
-      Record<string, unknown> | undefined;
+    const tags = (await parse(bytes, {
+      tiff: true,
+      exif: true,
+      reviveValues: false,
+      translateValues: false,
+    })) as Record<string, unknown> | undefined;
     if (!tags) return NOTHING_TOLD;
     const time = tags.DateTimeOriginal ?? tags.ModifyDate;
     const fNumber = positive(tags.FNumber);
@@ -77,6 +123,7 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
             ? `${time.slice(0, 10).replace(/:/g, '-')}T${time.slice(11, 19)}`
             : null,
       },
+      camera: cameraOf(tags),
       srgb: tags.ColorSpace === 1,
       simulated: tags.Make === SIMULATED_MAKER && tags.Model === SIMULATED_MODEL,
     };
@@ -201,12 +248,13 @@ export async function decodeFrame(
     if (!found) return fail('picture', '', whole);
     const { image, preview } = found;
     refuseLarge(image);
-    const { settings, srgb, simulated } = await readSettings(bytes);
+    const { settings, camera, srgb, simulated } = await readSettings(bytes);
     const container = containerOf(bytes);
     const told = container === 'png' ? pngTone(bytes) : null;
     return ok({
       image,
       settings,
+      camera,
       toldTone: told ?? (srgb ? 'srgb' : null),
       preview,
       simulated,

@@ -4,6 +4,7 @@ export { type Container, containerOf, pictureSize } from './container';
 export {
   type DecodedFrame,
   decodeFrame,
+  type CameraTold,
   type FrameSettings,
   MOST_PIXELS,
   type PictureDecoder,
