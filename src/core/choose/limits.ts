@@ -56,7 +56,8 @@ export function standingFails(
 }
 
 export function modeFails(mode: Mode, job: Job, unknowns: Unknown[]): Fail[] {
-  if (job.framesPerSecond === null) return [];
+  // Stills have no frame rate to ask for.
+  if (job.framesPerSecond === null || job.use === 'stills') return [];
   const has = mode.framesPerSecond;
   if (has === null) {
     unknowns.push('frame rate');

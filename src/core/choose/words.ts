@@ -1,5 +1,5 @@
 /** Why a combination passes or fails, in words, and what would mend a near miss. */
-import type { Job } from '../kit/records';
+import type { Body, Job } from '../kit/records';
 import type { Window } from '../maths';
 import { stopsBetweenFNumbers } from '../optics';
 import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words';
@@ -12,6 +12,14 @@ const whole = (value: number): string => fixed(value, 0);
 /** Views as they are said, never more than is served: "24–35.2 mm and 40–50 mm". */
 export const viewWords = (views: readonly Window[]): string =>
   views.map((view) => `${spanWords(view)} mm`).join(' and ');
+
+/** How the sensor stands in what was judged; null where no body's moves. */
+export function judgedWords({ stabilised }: Job, bodies: readonly Body[]): string | null {
+  if (bodies.every((body) => body.sensorTravel === null)) return null;
+  return stabilised
+    ? 'Judged with the sensor at the end of its stabiliser’s travel.'
+    : 'Judged with the sensor’s stabiliser off and locked, as it is then on the Bench too.';
+}
 
 /** Light as it is known: "T2.0", "T2.0 at best", "f/4.0". */
 export function lightWords({ tStop, light }: Pick<Candidate, 'tStop' | 'light'>): string {

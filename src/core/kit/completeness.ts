@@ -89,7 +89,7 @@ const partHints = (part: Part): Hint[] => [
   ...when(
     magnifies(part) && part.ownRim === null,
     'ownRim',
-    'Its own rim not known: it is taken never to cut.',
+    'Its own rim never measured: it is taken from its throat or the format it was made for, where one of them is known.',
   ),
 ];
 

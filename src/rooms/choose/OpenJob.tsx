@@ -1,7 +1,13 @@
 'use client';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { recordOfCandidate, candidateKey, type Candidate, type Kept } from '@/core/choose';
+import {
+  recordOfCandidate,
+  candidateKey,
+  type Candidate,
+  type Kept,
+  judgedWords,
+} from '@/core/choose';
 import { rigQuery } from '@/core/exchange/links';
 import { newId } from '@/core/kit';
 import { fullName, type Job, type Workspace } from '@/core/kit/records';
@@ -108,6 +114,7 @@ export function OpenJob(props: OpenJobProps) {
   const onOpen = useOpen(props, nameOf);
   const leftOut = useLeftOut(workspace, job);
   const { leaveOut } = job;
+  const judged = judgedWords(job, workspace.bodies);
   const onLeaveOut = useCallback(
     (id: string, name: string) => change(`Leave ${name} out`, { leaveOut: [...leaveOut, id] }),
     [change, leaveOut],
@@ -121,6 +128,7 @@ export function OpenJob(props: OpenJobProps) {
           <Muted>As the link tells it; it is kept here once a word of it is changed.</Muted>
         )}
         <ListBar search={search} list={list} />
+        {judged !== null && <Muted>{judged}</Muted>}
         {list.items.length > 0 ? (
           <Rows
             label={list.showsNear ? 'Near misses' : 'Rigs that can do it'}

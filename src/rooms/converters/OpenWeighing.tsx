@@ -8,7 +8,7 @@ import {
   type ConverterColumn,
   verdictOfWeighing,
 } from '@/core/converters';
-import { fullName } from '@/core/kit/records';
+import { fullName, type Part } from '@/core/kit/records';
 import { RigRings } from '@/gear/RigRings';
 import { apertureWords, focalWords, focusWords } from '@/gear/rings';
 import { ROOMS } from '@/shell/rooms';
@@ -85,9 +85,23 @@ const Nothing = styled.p`
   font-size: 15px;
 `;
 
-/** The strongest glass that reaches, else the first that gathers. */
-function usual(converters: readonly ConverterColumn[]): ConverterColumn | null {
-  return converters.find((c) => c.reach > 1) ?? converters.at(-1) ?? null;
+/** What magnifies of a train, by id. */
+const glassOf = (parts: readonly Part[]): string =>
+  parts
+    .filter((p) => p.factor !== 1)
+    .map((p) => p.id)
+    .toSorted()
+    .join('/');
+
+/** The glass that is in the rig, else the weakest that reaches, else the weakest that gathers. */
+function usual(converters: readonly ConverterColumn[], parts: readonly Part[]) {
+  const own = glassOf(parts);
+  return (
+    converters.find((c) => own !== '' && glassOf(c.rig.parts) === own) ??
+    converters.find((c) => c.reach > 1) ??
+    converters.at(-1) ??
+    null
+  );
 }
 
 type OpenWeighingProps = OpenRigProps<ConvertersInHand>;
@@ -104,7 +118,7 @@ function useWeighing({ workspace, record, rig, inHand: room }: OpenWeighingProps
   );
   const weighing = useMemo(() => weigh(rig, trains), [rig, trains]);
   const { base, converters } = weighing;
-  const inHand = converters.find((c) => c.id === chosen) ?? usual(converters);
+  const inHand = converters.find((c) => c.id === chosen) ?? usual(converters, rig.parts);
   const crop = useMemo(() => (inHand ? cropOf(weighing, inHand.reach) : null), [weighing, inHand]);
   const columns = useMemo(
     () => [base, ...converters, ...(crop ? [crop] : [])],

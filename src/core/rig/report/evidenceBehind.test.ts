@@ -4,6 +4,7 @@ import { partOf, plainRig } from '../../../../tests/support/plainRig';
 import type { Part } from '../../kit/records';
 import { situationOf } from '../../rig';
 import { evidenceBehind } from './evidenceBehind';
+import { evaluate } from './evaluate';
 
 /** A reducer whose rim is narrower than the lens's halo of 30 x 0.71 mm. */
 const behind = (more: Partial<Part>) =>
@@ -40,6 +41,22 @@ describe('a converter’s own rim', () => {
     expect(edgeSigmaMm).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * 15.796), 2);
     expect(doubts.join()).toMatch(/never measured/);
     expect(unlikeShare).toBe(0.01);
+  });
+
+  it('of which neither rim, format nor throat is known is doubted, and never sure to a tenth', () => {
+    const rig = plainRig({
+      parts: [partOf('focal reducer', { factor: 0.71, thicknessMm: 21, designFormat: null })],
+    });
+    const mounts = new Map(
+      [...rig.mounts].map(([id, mount]) => [id, { ...mount, throatMm: null }]),
+    );
+    const { doubts, unlikeShare } = evidenceBehind(situationOf({ ...rig, mounts }));
+    expect(doubts.join()).toMatch(/not known at all/);
+    expect(unlikeShare).toBe(0.1);
+    expect(evaluate({ ...rig, mounts }).verdict.risk).toBeGreaterThanOrEqual(0.1);
+    // A plain adapter has none to know.
+    const plain = { ...plainRig(), mounts };
+    expect(evidenceBehind(situationOf(plain)).doubts).toEqual([]);
   });
 
   it('much wider than the narrowest takes no part', () => {

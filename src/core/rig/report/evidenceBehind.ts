@@ -2,13 +2,17 @@
 import { evidenceFor, type HaloEvidence } from '../../halo';
 import { fullName } from '../../kit/records';
 import type { Situation } from '../../rig';
-import { ownRimKnown } from '../train';
+import { isRimUnknown, ownRimKnown } from '../train';
 
 /** A rim wider than the narrowest by this ratio does not affect the edge. */
 const TAKES_NO_PART = 1.4;
 
-/** Least share of rigs that differ from what is said, where a rim was taken from throat or format. */
+/**
+ * Least share of rigs that differ from what is said: where a rim was taken from throat or format, and where nothing at all
+ * tells of one. Assumptions.
+ */
 const ASSUMED_UNLIKE_SHARE = 0.01;
+const UNKNOWN_UNLIKE_SHARE = 0.1;
 
 const DOUBTS = {
   assumed: (name: string) =>
@@ -25,7 +29,8 @@ export function evidenceBehind({ at, train, halo }: Situation): HaloEvidence {
     const known = ownRimKnown(part, train.mounts);
     return known ? [{ part, ...known }] : [];
   });
-  if (own.length === 0) return evidence;
+  const unknown = train.parts.filter((part) => isRimUnknown(part, train.mounts));
+  if (own.length === 0 && unknown.length === 0) return evidence;
   const edges = halo.rims.map((r) => r.edgeRadiusMm);
   const narrowest = Math.min(...edges);
   let variance = evidence.edgeSigmaMm ** 2;
@@ -40,12 +45,18 @@ export function evidenceBehind({ at, train, halo }: Situation): HaloEvidence {
   return {
     ...evidence,
     edgeSigmaMm: Math.sqrt(variance),
-    unlikeShare: isAssumed
-      ? Math.max(evidence.unlikeShare, ASSUMED_UNLIKE_SHARE)
-      : evidence.unlikeShare,
+    unlikeShare: Math.max(
+      evidence.unlikeShare,
+      isAssumed ? ASSUMED_UNLIKE_SHARE : 0,
+      unknown.length > 0 ? UNKNOWN_UNLIKE_SHARE : 0,
+    ),
     doubts: [
       ...evidence.doubts,
       ...own.flatMap(({ part, how }) => DOUBTS[how]?.(fullName(part)) ?? []),
+      ...unknown.map(
+        (part) =>
+          `how wide ${fullName(part)} lets light through is not known at all: neither its rim, its format nor its throat; one in ten cuts more than is said`,
+      ),
     ],
   };
 }

@@ -2,5 +2,5 @@
 export { apertureControl, type ApertureControl } from './aperture';
 export { extensionMm } from './extension';
 export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
-export { haloBehind, ownRimKnown } from './rims';
+export { haloBehind, isRimUnknown, ownRimKnown } from './rims';
 export { frontFactor, shiftRangeMm, type Train, trainFactor, trainOf } from './train';

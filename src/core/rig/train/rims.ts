@@ -110,6 +110,10 @@ export function ownRimKnown(
   return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
 }
 
+/** Whether nothing at all tells how wide a converter's own rim is: neither measured, nor its format or throat known. */
+export const isRimUnknown = (part: Part, mounts: Mounts): boolean =>
+  magnifies(part) && part.ownRim === null && assumedEdgeMm(part, mounts, null) === null;
+
 const scaled = (rim: Rim, factor: number): Rim => ({
   side: rim.side,
   edgeRadiusMm: rim.edgeRadiusMm * factor,
