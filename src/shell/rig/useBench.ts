@@ -76,6 +76,9 @@ export interface Bench {
 const SHOWN_AS_LINKED =
   'Shown as the link says. The rig is kept as it was until something on it is changed.';
 
+/** The last state of which that was said. */
+const lastTold: { query: string | null } = { query: null };
+
 /** The settings of a rig as they can be on its own lens and mode. */
 function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings): RigSettings {
   const lens = workspace.lenses.find((l) => l.id === record.lensId);
@@ -124,9 +127,12 @@ function useArrival({ workspace, choose, show, tell }: Arrival): boolean {
     if (link && record) {
       choose(record.id);
       const settings = fitted(workspace, record, { ...record.settings, ...link.settings });
-      if (rigQuery(record.id, settings) !== rigQuery(record.id, record.settings)) {
+      const query = rigQuery(record.id, settings);
+      if (query !== rigQuery(record.id, record.settings)) {
         show(record, settings);
-        tell({ kind: 'said', text: SHOWN_AS_LINKED });
+        // Said once of a state: whoever goes from room to room has read it.
+        if (query !== lastTold.query) tell({ kind: 'said', text: SHOWN_AS_LINKED });
+        lastTold.query = query;
       }
     } else {
       if (link) {

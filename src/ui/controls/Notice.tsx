@@ -13,20 +13,23 @@ export interface NoticeText {
   act?: { label: string; press: () => void };
 }
 
+/** At the foot of the Bench's stage, between its tools: nothing is written there. */
+const OVER_RINGS = 'left: calc(50vw - 52px); bottom: 236px';
+
 const Strip = styled.div<{ $trouble: boolean; $low: boolean }>`
   position: fixed;
   left: 50%;
-  ${(p) => (p.$low ? 'bottom: 12px' : 'top: 54px')};
+  ${(p) => (p.$low ? 'bottom: 12px' : OVER_RINGS)};
   transform: translateX(-50%);
   z-index: 40;
   @media ${PHONE} {
-    ${(p) => p.$low && 'bottom: calc(64px + env(safe-area-inset-bottom))'};
+    ${(p) => (p.$low ? 'bottom: calc(64px + env(safe-area-inset-bottom))' : 'left: 50%; top: 54px; bottom: auto')};
   }
   display: flex;
   align-items: flex-start;
   gap: 8px;
   width: max-content;
-  max-width: min(520px, calc(100vw - 24px));
+  max-width: min(${(p) => (p.$low ? 520 : 336)}px, calc(100vw - 24px));
   max-height: 40vh;
   overflow: auto;
   padding: 8px 6px 8px 14px;
