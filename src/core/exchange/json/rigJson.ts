@@ -108,7 +108,7 @@ export function rigOfWorkspace(workspace: WorkspaceFile, rigId: string): Result<
 
 /**
  * What a rig file brings to a workspace: the rig, and of its gear what is not here yet. Nothing that is here is
- * changed, but that a body comes to know the mode.
+ * changed, but that a body comes to know the modes.
  */
 export function broughtByRig(file: RigFile, here: Workspace): Workspace {
   const record = rigRecordOf({
@@ -121,9 +121,9 @@ export function broughtByRig(file: RigFile, here: Workspace): Workspace {
     settings: file.settings,
   });
   const own = here.bodies.find((b) => b.id === file.body.id);
-  const bodies = own
-    ? lacking(file.body.modes, own.modes).map((mode) => ({ ...own, modes: [...own.modes, mode] }))
-    : [file.body];
+  const fresh = own ? lacking(file.body.modes, own.modes) : [];
+  const learnt = own && fresh.length > 0 ? [{ ...own, modes: [...own.modes, ...fresh] }] : [];
+  const bodies = own ? learnt : [file.body];
   return {
     ...EMPTY_WORKSPACE,
     mounts: lacking(file.mounts, here.mounts),

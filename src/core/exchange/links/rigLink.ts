@@ -12,6 +12,8 @@ import {
   type Json,
   type JsonSchema,
   definitionAt,
+  areaOf,
+  largestMode,
 } from '../../kit/records';
 import type { Rig } from '../../rig';
 import { fail, type Result } from '../../words';
@@ -77,12 +79,15 @@ function whole(schema: JsonSchema): JsonSchema {
   return { ...rest, ...(properties && { properties }), ...(items && { items }) };
 }
 
-/** What of a rig is of use elsewhere: the mode in use alone, and no prices or notes. */
+/** What of a rig is of use elsewhere: the mode in use, the largest that says how large the sensor is, no prices or notes. */
 function travelling(rig: Rig): RigFile {
   const file = rigFileOf(rig);
+  const largest = largestMode(rig.body.modes);
+  const isLarger = largest && largest.id !== rig.mode.id && areaOf(largest) > areaOf(rig.mode);
+  const modes = isLarger ? [rig.mode, largest] : [rig.mode];
   return {
     ...file,
-    body: { ...file.body, ...AT_HOME, modes: [rig.mode] },
+    body: { ...file.body, ...AT_HOME, modes },
     lens: { ...file.lens, ...AT_HOME },
     parts: file.parts.map((p) => ({ ...p, ...AT_HOME })),
   };
