@@ -43,6 +43,32 @@ describe('a day', () => {
     expect(unmeasured.length).toBeGreaterThan(1);
   });
 
+  it('says of each rig how it stands, and whose rear glass is to be measured before it is mounted', () => {
+    const lenses = tideMill.lenses.map((l) =>
+      l.id === tideMill.rigs.find((r) => r.id === 'lamplight')!.lensId
+        ? { ...l, rearProtrusionMm: null }
+        : { ...l, rearProtrusionMm: 0 },
+    );
+    const { standings, rearGlass } = planOf(['gears-close', 'nowhere', 'lamplight'], {
+      ...tideMill,
+      lenses,
+    });
+    expect(standings[0]).toMatch(
+      /^(Clear|Shaded|Clipped|Keyhole), risk .* %, (measured|published|estimated)$/,
+    );
+    expect(standings[1]).toBeNull();
+    expect(rearGlass).toHaveLength(1);
+    expect(planOf(['gears-close'], { ...tideMill, lenses }).rearGlass).toEqual([]);
+    // What does not go together is said before its corners.
+    const mounts = tideMill.mounts.map((m) => ({ ...m, id: m.id }));
+    const apart = planOf(['gears-close'], {
+      ...tideMill,
+      mounts,
+      lenses: lenses.map((l) => ({ ...l, mountId: 'nothing-else-has-it' })),
+    });
+    expect(apart.standings[0]).toMatch(/^Does not join; /);
+  });
+
   it('says which rigs it has lost, and stands with the others', () => {
     const lenses = tideMill.lenses.filter((l) => l.id !== 'b100');
     const { rigs, pack } = planOf(['gears-close', 'nowhere', 'lamplight'], { ...tideMill, lenses });

@@ -1,6 +1,6 @@
 /** A day of shooting: its rigs in order, what to pack, and what is still to be tested before. */
 import { fullName, type Day, type EvidenceKind, type Workspace } from '../kit/records';
-import { evaluate } from '../rig/report';
+import { evaluate, type Report } from '../rig/report';
 import { grams, orUnknown, sumOf, type Gear } from '../rig/readings';
 import { isMissing, resolveRig, type Rig } from '../rig';
 import { spotWords } from '../sweep';
@@ -38,6 +38,10 @@ interface TestRow {
 
 export interface DayPlan {
   rigs: readonly DayRig[];
+  /** Of each rig what stands before all else: "Clear, risk 4 %, measured"; null where it lacks gear. */
+  standings: (string | null)[];
+  /** Lenses of rigs whose rear glass may strike something and was never measured. */
+  rearGlass: string[];
   pack: PackRow[];
   /** Null where some of it does not say. */
   massG: number | null;
@@ -99,9 +103,18 @@ function packOf(rigs: readonly DayRig[]): PackRow[] {
   );
 }
 
-function testOf({ rig, name }: DayRig): TestRow[] {
-  if (!rig) return [];
-  const { halo, verdict, surer } = evaluate(rig);
+/** A rig with its report, worked out once for all that is said of it. */
+interface Reported {
+  rig: Rig;
+  name: string;
+  report: Report;
+}
+
+const standingOf = ({ report: { verdict, halo, fitProblem } }: Reported): string =>
+  `${fitProblem ? `${fitProblem.words}; ` : ''}${verdict.kind}, risk ${riskWords(verdict.risk)}, ${halo.evidence.kind}`;
+
+function testOf({ rig, name, report }: Reported): TestRow[] {
+  const { halo, verdict, surer } = report;
   const { kind, doubts } = halo.evidence;
   if (kind === 'measured' && doubts.length === 0) return [];
   return [
@@ -121,14 +134,23 @@ export function dayPlan(rigs: readonly DayRig[]): DayPlan {
   const pack = packOf(rigs);
   const mass = sumOf(pack, (row) => (row.massG === null ? null : row.count * row.massG));
   const unknown = pack.filter((row) => row.massG === null).length;
-  const tests = rigs
+  const reported = rigs.map(({ rig, name }): Reported | null =>
+    rig ? { rig, name, report: evaluate(rig) } : null,
+  );
+  const there = reported.filter((one) => one !== null);
+  const tests = there
     .flatMap(testOf)
     .toSorted(
       (a, b) =>
         Number(a.evidence === 'measured') - Number(b.evidence === 'measured') || b.risk - a.risk,
     );
+  const unknownGlass = there.filter(({ report }) =>
+    report.cautions.some((caution) => caution.id === 'strike unknown'),
+  );
   return {
     rigs,
+    standings: reported.map((one) => one && standingOf(one)),
+    rearGlass: [...new Set(unknownGlass.map(({ rig }) => fullName(rig.lens)))],
     pack,
     massG: mass,
     massWords:

@@ -110,6 +110,8 @@ function gradeWords({ verdict, isoFactor }: CornerLift, stops: number | null): s
       return 'Nothing to lift.';
     case 'a hard edge':
       return 'A hard edge: no grading brings it back. Crop, scale up, or change the setting.';
+    case 'too dark to lift':
+      return 'It fades too far to be lifted: less than an eighth comes through there. Crop, scale up, or change the setting.';
     case 'can be lifted':
     case 'too dark for the school':
       return `Lift by ${darknessWords(stops).slice(1)}: noise there as at ISO ${times(isoFactor ?? 1, 1)}.${verdict === 'can be lifted' ? '' : ' That is more than you accept.'}`;

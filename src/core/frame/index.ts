@@ -23,7 +23,7 @@ export {
   type Travel,
   worstCornerRadius,
 } from './geometry';
-export { cornerLift, type CornerLift, frameGains } from './lift';
+export { isHardEdge, cornerLift, type CornerLift, frameGains } from './lift';
 export {
   cleanMegapixels,
   cropInForce,

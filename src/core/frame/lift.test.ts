@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Halo } from '../halo';
-import { cornerLift, frameGains } from './lift';
+import { cornerLift, frameGains, isHardEdge } from './lift';
 
 const FRAME = { widthMm: 36, heightMm: 24 };
 const haloOf = (edgeRadiusMm: number, softnessMm: number): Halo => ({
@@ -53,6 +53,16 @@ describe('the ends of lifting', () => {
     const hard = cornerLift(plain(20.2, 2), FRAME, 6);
     expect(hard.stops).not.toBeNull();
     expect(hard.verdict).toBe('a hard edge');
+  });
+
+  it('one that fades over most of its radius is no edge, though nothing lifts it either', () => {
+    // 18.8 mm soft on an edge of 27.4: seen at the counter as dark, never as cut (common practice, no source).
+    const fading = haloOf(27.4, 18.8);
+    expect(isHardEdge(fading)).toBe(false);
+    expect(cornerLift(fading, { widthMm: 60, heightMm: 50 }, 2).verdict).toBe('too dark to lift');
+    expect(isHardEdge(haloOf(27.4, 1.5))).toBe(true);
+    // Stopped down the same rim closes over less of its way: 18.8/8 at three stops less.
+    expect(isHardEdge(haloOf(27.4, 18.8 / 8))).toBe(true);
   });
 
   it('gains are counted to the farther side, top and corner of a halo off the middle', () => {

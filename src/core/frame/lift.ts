@@ -1,5 +1,11 @@
 /** Whether the dark of a halo's corners can be lifted in grading, and what that costs. */
-import { darknessStops, lightAt, type Halo, HARD_TRANSMISSION } from '../halo';
+import {
+  darknessStops,
+  lightAt,
+  type Halo,
+  HARD_TRANSMISSION,
+  radiusAtTransmission,
+} from '../halo';
 import { farthestCornerMm, type FrameSize } from '../optics';
 
 export interface CornerLift {
@@ -7,11 +13,27 @@ export interface CornerLift {
   stops: number | null;
   /** Lifting makes noise as at an ISO this many times higher; null likewise. */
   isoFactor: number | null;
-  verdict: 'nothing to lift' | 'can be lifted' | 'too dark for the school' | 'a hard edge';
+  verdict:
+    | 'nothing to lift'
+    | 'can be lifted'
+    | 'too dark for the school'
+    | 'too dark to lift'
+    | 'a hard edge';
 }
 
 /** Below this many stops nobody lifts anything. */
 const NOTHING_STOPS = 0.1;
+
+/** An edge over which the rims close within less than this share of its radius is seen as one. Common practice, no source. */
+const HARD_SHARE = 0.2;
+
+/** Whether the rims close so fast that an edge is seen, from seven eighths of the light to one. */
+export function isHardEdge({ rims }: Halo): boolean {
+  const [from, to] = [1 - HARD_TRANSMISSION, HARD_TRANSMISSION].map((share) =>
+    radiusAtTransmission(rims, share),
+  );
+  return from !== undefined && to !== undefined && to - from < HARD_SHARE * to;
+}
 
 /** The darkest corner of a frame under a halo, against what a school accepts (stops). */
 export function cornerLift(halo: Halo, frame: FrameSize, limitStops: number): CornerLift {
@@ -19,7 +41,9 @@ export function cornerLift(halo: Halo, frame: FrameSize, limitStops: number): Co
   const stops = darknessStops(light);
   const verdict =
     stops === null || transmission < HARD_TRANSMISSION
-      ? 'a hard edge'
+      ? isHardEdge(halo)
+        ? 'a hard edge'
+        : 'too dark to lift'
       : stops <= NOTHING_STOPS
         ? 'nothing to lift'
         : stops <= limitStops

@@ -177,6 +177,11 @@ export function DaySide(props: DaySideProps) {
           ? 'Every halo of the day is measured.'
           : `${counted(plan.tests.length, 'rig')} still to be tested, the likeliest to fail first on the plan.`}
       </SideNote>
+      {plan.rearGlass.length > 0 && (
+        <SideNote>
+          Rear glass to measure before it is mounted: {plan.rearGlass.join(', ')}.
+        </SideNote>
+      )}
     </>
   );
 }

@@ -53,6 +53,18 @@ const testLines = (plan: DayPlan): CardSection => ({
   notes: plan.tests.length === 0 ? ['Nothing: every halo of the day is measured.'] : [],
 });
 
+/** Rear glass to be measured before anything is mounted; no section where all of it is known. */
+const glassLines = ({ rearGlass }: DayPlan): CardSection[] =>
+  rearGlass.length === 0
+    ? []
+    : [
+        {
+          title: 'To measure before it is mounted',
+          lines: rearGlass.map((name) => ({ name, figure: 'how deep its rear glass stands' })),
+          notes: ['What it may strike is not known until then.'],
+        },
+      ];
+
 function layPlan(sheet: Sheet, day: Day, plan: DayPlan): void {
   const { k } = sheet;
   sheet.flow(day.name, { size: 5, weight: 'bold' });
@@ -64,14 +76,16 @@ function layPlan(sheet: Sheet, day: Day, plan: DayPlan): void {
     const what = rig
       ? `${rig.lens.name} on ${rig.body.name}, ${rig.mode.name}`
       : `it lacks its ${lacks ?? 'record'}`;
-    sheet.need(8 * k);
+    sheet.need(11 * k);
     sheet.flow(`${i + 1}  ${name}`, { size: 3, weight: 'bold' });
     sheet.flow(what, { size: 2.35, ink: INKS.muted }, 4 * k);
+    const standing = plan.standings[i];
+    if (standing) sheet.flow(standing, { size: 2.35, weight: 'bold' }, 4 * k);
     sheet.y += 0.6 * k;
   });
   sheet.y += k;
   sheet.rule();
-  laySections(sheet, [packLines(plan), testLines(plan)]);
+  laySections(sheet, [...glassLines(plan), packLines(plan), testLines(plan)]);
 }
 
 /** The plan of a day, then its cards, each on a page of its own. */

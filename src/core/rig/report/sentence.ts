@@ -1,8 +1,8 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
-import { isMoving, type Verdict } from '../../frame';
+import { isMoving, type Verdict, isHardEdge } from '../../frame';
 import type { FitProblem, Situation } from '../../rig';
 import type { CoverageReport } from './coverageReport';
-import { isBlack, fixed, mm, stopsWords } from '../../words';
+import { isBlack, fixed, mm, stopsWords, darknessWords } from '../../words';
 import { farthestCornerMm } from '../../optics';
 
 const NUMBER_WORDS = ['No', 'One', 'Two', 'Three', 'All four'] as const;
@@ -47,7 +47,9 @@ function verdictSentence(
           Math.max(0.1, coverage.worstCornerRadiusMm - coverage.radiiMm.black),
         )} inside the frame${whileMoving}.`;
       }
-      return `A hard edge cuts the corners${whileMoving}; that cannot be lifted.`;
+      if (isHardEdge(halo))
+        return `A hard edge cuts the corners${whileMoving}; that cannot be lifted.`;
+      return `The corners fade to ${darknessWords(worst)}${whileMoving}: no edge, but too dark to lift.`;
     }
     case 'Shaded': {
       const [down, limit] = besideLimit(worst ?? 0, limitStops);
