@@ -172,8 +172,8 @@ const BODIES: readonly FieldGroup[] = [
         fresh: { shape: 'disc', xMm: 1.5, yMm: 0 },
         fields: [
           travel.choice('shape', 'Within a'),
-          travel.number('xMm', 'Travel, right', 'mm'),
-          travel.number('yMm', 'Travel, down', 'mm'),
+          travel.number('xMm', 'Travel, right, or of a disc', 'mm'),
+          travel.number('yMm', 'Travel, down, of a box', 'mm'),
         ],
       }),
       body.number('stabiliserStops', 'Worth by hand', 'stops'),

@@ -123,7 +123,10 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
     title: 'Shutter time',
     formula: 'electronic stabilisation cannot steady a frame that is blurred in itself',
     inputs: [
-      ['stabilisation crop', rig.settings.cropId ?? 'off'],
+      [
+        'stabilisation crop',
+        rig.mode.crops.find((c) => c.id === rig.settings.cropId)?.name ?? 'off',
+      ],
       [
         'frames a second',
         rig.mode.framesPerSecond === null ? 'stills' : String(rig.mode.framesPerSecond),

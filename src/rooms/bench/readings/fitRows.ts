@@ -10,7 +10,10 @@ const STRIKE_WORDS = {
   'not known': 'not known',
 } as const;
 
-function infinityWords({ reachesInfinity, farthestFocusM }: Report['fit']['register']): string {
+function infinityWords({ joints, register }: Report['fit']): string {
+  const { reachesInfinity, farthestFocusM } = register;
+  // What does not join reaches nothing yet.
+  if (joints.length > 0) return 'does not join';
   if (reachesInfinity === null) return 'not known';
   return reachesInfinity ? 'reached' : `to ${metres(farthestFocusM)}`;
 }
@@ -21,7 +24,7 @@ export function fitRows({ fit }: Report): ReadingRow[] {
     (k) => carried[k],
   );
   return [
-    { name: 'Infinity', figure: infinityWords(fit.register), reading: 'register' },
+    { name: 'Infinity', figure: infinityWords(fit), reading: 'register' },
     {
       name: 'Rear glass',
       figure: strike ? STRIKE_WORDS[strike.state] : 'not measured',

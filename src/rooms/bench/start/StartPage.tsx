@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records';
-import { BetweenQuestion } from '@/gear/quick/BetweenQuestion';
+import { BetweenQuestion, type Ends } from '@/gear/quick/BetweenQuestion';
 import { CameraQuestions } from '@/gear/quick/CameraQuestions';
 import { LensQuestions } from '@/gear/quick/LensQuestions';
 import { guarded, type Tell } from '@/shell/tell';
@@ -12,6 +12,7 @@ import { FormName } from '@/ui/form/useTyped';
 import { PHONE } from '@/ui/theme/type';
 import { SoFar } from './SoFar';
 import { START, useStart } from './useStart';
+import type { StartAnswers } from '@/core/kit/starter';
 
 const Page = styled.main`
   flex: 1;
@@ -72,6 +73,12 @@ interface StartPageProps {
   others: React.ReactNode;
 }
 
+/** Mounts somebody told; what stands between is refused for no mount that was only taken as usual. */
+const told = ({ front, rear }: Ends, { lensMountId, cameraMountId }: StartAnswers): Ends => ({
+  front: lensMountId === null ? null : front,
+  rear: cameraMountId === null ? null : rear,
+});
+
 /** One page that asks what people know, answers as they go, and ends on the Bench. */
 export function StartPage({ workspace, tell, onRig, others }: StartPageProps) {
   const start = useStart(workspace);
@@ -116,7 +123,7 @@ export function StartPage({ workspace, tell, onRig, others }: StartPageProps) {
             <BetweenQuestion
               label="Between lens and camera"
               between={answers.between}
-              ends={start.ends}
+              ends={told(start.ends, answers)}
               onChoose={(between) => answer({ between })}
             />
           </Question>

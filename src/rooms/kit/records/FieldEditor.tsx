@@ -144,9 +144,31 @@ const summaryOf = (item: object, { summary, one }: ListField, i: number): string
   return typeof value === 'string' || typeof value === 'number' ? String(value) : `${one} ${i + 1}`;
 };
 
-/** A new entry, with an id of its own where its kind has one. */
-const freshOf = (fresh: object): object =>
-  'id' in fresh ? { ...fresh, id: newId().slice(0, 8) } : { ...fresh };
+/** Sides of a read-out: a new mode begins as large as the first of its body. */
+const SIDES = ['widthMm', 'heightMm', 'widthPx', 'heightPx'] as const;
+
+/** A name no entry has yet: "New mode", "New mode 2". */
+function freeName(name: string, items: readonly object[]): string {
+  const taken = new Set(items.map((item) => valueAt(item, 'name')));
+  for (let i = 1; ; i += 1) {
+    const tried = i === 1 ? name : `${name} ${i}`;
+    if (!taken.has(tried)) return tried;
+  }
+}
+
+/** A new entry beside others: an id and a name of its own where its kind has them, its sides as the first has them. */
+function freshOf(fresh: object, items: readonly object[]): object {
+  const [first] = items;
+  const sides = SIDES.filter((side) => side in fresh && first && side in first);
+  return {
+    ...fresh,
+    ...Object.fromEntries(sides.map((side) => [side, valueAt(first ?? {}, side)])),
+    ...('name' in fresh && typeof fresh.name === 'string'
+      ? { name: freeName(fresh.name, items) }
+      : {}),
+    ...('id' in fresh ? { id: newId().slice(0, 8) } : {}),
+  };
+}
 
 /** An id for each entry of a list: its own, or one that follows it. */
 function useIdsOf(items: readonly object[]): string[] {
@@ -176,7 +198,7 @@ function ListEditor({ field, place, context }: ListProps) {
     <>
       <ListHead>
         {field.label}: {items.length === 0 ? 'none' : items.length}
-        <ActingButton onPress={() => put([...items, freshOf(field.fresh)])}>
+        <ActingButton onPress={() => put([...items, freshOf(field.fresh, items)])}>
           <Plus size={12} aria-hidden="true" /> {field.one}
         </ActingButton>
       </ListHead>
