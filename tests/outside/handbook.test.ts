@@ -16,11 +16,12 @@ import {
   plainThicknessMm,
   plateMarginalExtraMm,
   plateShiftMm,
-  nearestMenuFocalMm,
+  shiftOfConverterMm,
 } from '@/core/optics';
 import { transmissionAt } from '@/core/halo';
 import { mountOf } from '@/core/kit/records';
-import { usualThicknessMm } from '@/core/kit/starter';
+import { evaluate } from '@/core/rig/report';
+import { partOf, plainRig } from '../support/plainRig';
 
 describe('depth of field and hyperfocal distance (handbook examples)', () => {
   it.each([
@@ -156,9 +157,9 @@ describe('parts between registers of 44 and 18 mm (the same computed table)', ()
     [1.4, 37.429],
     [2, 76],
   ])('×%f of 100 mm is %f mm thick', (factor, thickness) => {
-    const kind = factor < 1 ? 'focal reducer' : 'teleconverter';
-    const facts = { kind, factor, front: front!, rear: rear!, designFormat: null } as const;
-    expect(usualThicknessMm(facts)).toBeCloseTo(thickness, 3);
+    const plain = plainThicknessMm(front!.registerMm, rear!.registerMm);
+    const focalMm = factor < 1 ? 100 : -100;
+    expect(plain - shiftOfConverterMm(factor, focalMm)).toBeCloseTo(thickness, 3);
   });
 });
 
@@ -197,7 +198,16 @@ describe('partial pupils (overlap of two circles, computed table)', () => {
 
 describe('stabiliser entry (common practice, no source)', () => {
   it('80 mm behind 0.71x is entered as 56.8 mm, 55 from a menu that has it', () => {
-    expect(80 * 0.71).toBeCloseTo(56.8, 9);
-    expect(nearestMenuFocalMm(56.8, [35, 50, 55, 70, 85])).toBe(55);
+    const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 21 });
+    const rig = plainRig({
+      lens: { focalMinMm: 80, focalMaxMm: 80 },
+      parts: [reducer],
+      settings: { focalMm: 80 },
+    });
+    const entered = (stabiliserFocalsMm: number[]) =>
+      evaluate({ ...rig, body: { ...rig.body, stabiliserFocalsMm } }).steady;
+    expect(entered([]).enterFocalMm).toBeCloseTo(56.8, 9);
+    expect(entered([35, 50, 55, 70, 85]).menuFocalMm).toBe(55);
+    expect(entered([50, 70]).menuFocalMm).toBe(50);
   });
 });

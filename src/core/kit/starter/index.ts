@@ -10,6 +10,6 @@ export {
 } from './answers';
 export { knownMounts, mountHere, mountRecord, STARTER_MOUNTS, type StarterMount } from './mounts';
 export { COMMON_SENSORS, isAreaTold } from './quickBody';
-export { ofKind, quickPart, usualThicknessMm } from './quickPart';
+export { ofKind, quickPart } from './quickPart';
 export { started, type Started, startedBody, startEnds } from './start';
 export { isNumber, isText, orNull, readTold } from './told';

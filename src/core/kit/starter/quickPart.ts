@@ -45,7 +45,7 @@ const partIdOf = ({ kind, factor, front, rear }: PartFacts): string => {
  * Flange to flange, mm: the registers' difference, less what a converter's glass moves the image toward the
  * lens. Source: thin-lens equation, docs/optics.md.
  */
-export function usualThicknessMm({
+function usualThicknessMm({
   factor,
   front,
   rear,
