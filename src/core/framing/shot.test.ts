@@ -67,9 +67,10 @@ describe('where the scene falls in a picture', () => {
     expect(bare.subject.distanceMm).toBeCloseTo(2000, 2);
     expect(seenAt(bare, { xM: 0, yM: 0, zM: 4 })!.blurHeightMm).toBeCloseTo(0.47483, 4);
     const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 21, transmission: 1 });
+    // 44.00 on 18.00, 21 mm thick: its sensor stands 5 mm nearer to the lens.
     const reduced = shotAt(
       plainRig({ lens, parts: [reducer], settings: { fNumber: 1.8 } }),
-      2.0512821,
+      2.0512821 - 0.005,
     );
     const ratio =
       seenAt(reduced, { xM: 0, yM: 0, zM: 4 })!.blurHeightMm /
@@ -102,6 +103,21 @@ describe('where the scene falls in a picture', () => {
     const far = seenAt(shot, { xM: 0, yM: 0, zM: 1e7 })!;
     expect(far.xMm).toBeCloseTo(centre.xMm, 3);
     expect(far.yMm).toBeCloseTo(centre.yMm, 3);
+  });
+
+  it('a camera with a converter stands where it is told to, however far that moves the sensor', () => {
+    const plain = partOf('plain adapter');
+    const tele = partOf('teleconverter', {
+      factor: 1.4,
+      thicknessMm: 17,
+      frontMountId: 'slr',
+      rearMountId: 'slr',
+    });
+    const lens = { closestFocusM: 0.5, focalMinMm: 200, focalMaxMm: 200 };
+    for (const parts of [[plain], [tele, plain]]) {
+      const shot = shotAt(plainRig({ lens, parts, settings: { focalMm: 200, fNumber: 4 } }), 6);
+      expect(shot.distanceM).toBeCloseTo(6, 3);
+    }
   });
 
   it('what stands beside or behind the camera is not in the picture', () => {

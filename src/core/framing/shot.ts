@@ -11,7 +11,7 @@ import {
 } from '../optics';
 import { evaluate, type Report, inFocus } from '../rig/report';
 import { deliveredOf, readOutFromAxis, turned, type Rig, situationOf } from '../rig';
-import { frontFactor } from '../rig/train';
+import { convertersShiftMm, frontFactor, trainOf } from '../rig/train';
 import type { Spot } from './scene';
 
 export interface Shot {
@@ -45,7 +45,10 @@ interface Sharp {
  * focus counted. Before a front converter of factor A the subject is A² nearer.
  */
 function sharpAt(unfocused: Rig, distanceM: number): Sharp {
-  const rig = turned(unfocused, { focusM: distanceM / frontFactor(unfocused.parts) ** 2 });
+  const { parts, mounts } = unfocused;
+  // Engraved distances count from where the lens alone has its picture; a converter has the sensor elsewhere.
+  const engravedM = distanceM + convertersShiftMm(trainOf(parts, mounts)) / 1000;
+  const rig = turned(unfocused, { focusM: engravedM / frontFactor(parts) ** 2 });
   const { subject, subjectM } = inFocus(situationOf(rig));
   return {
     rig,

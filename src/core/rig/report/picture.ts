@@ -15,6 +15,7 @@ import {
   type FrameSize,
 } from '../../optics';
 import type { Situation } from '../../rig';
+import { convertersShiftMm } from '../train';
 
 interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
@@ -87,10 +88,8 @@ function subjectOf(situation: Situation): Subject {
  * converters carry the image toward the lens. Principal planes are taken as one, as nobody tells how far they are apart;
  * where registers do not tell where a converter stands, its shift is left out.
  */
-function wayMm({ at, train }: Situation, magnification: number): number {
-  const shifts = train.links.map((link) => (link.factor === 1 ? 0 : (link.imageShiftMm ?? 0)));
-  return at.focusedFocalMm * (1 + magnification) - shifts.reduce((sum, mm) => sum + mm, 0);
-}
+const wayMm = ({ at, train }: Situation, magnification: number): number =>
+  at.focusedFocalMm * (1 + magnification) - convertersShiftMm(train);
 
 const placedOf = (situation: Situation): Placed => ({
   subject: subjectOf(situation),

@@ -3,4 +3,11 @@ export { apertureControl, type ApertureControl } from './aperture';
 export { extensionMm } from './extension';
 export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
 export { haloBehind, isRimUnknown, ownRimKnown } from './rims';
-export { frontFactor, shiftRangeMm, type Train, trainFactor, trainOf } from './train';
+export {
+  convertersShiftMm,
+  frontFactor,
+  shiftRangeMm,
+  type Train,
+  trainFactor,
+  trainOf,
+} from './train';

@@ -61,6 +61,13 @@ export function imageShiftMm(part: Part, mounts: Mounts): number | null {
   return front && rear ? front.registerMm - rear.registerMm - part.thicknessMm : null;
 }
 
+/** How far the converters of a train move the image toward the lens together, mm; one without registers is left out. */
+export const convertersShiftMm = ({ links }: Pick<Train, 'links'>): number =>
+  links.reduce(
+    (sum, { factor, imageShiftMm: shift }) => sum + (factor === 1 ? 0 : (shift ?? 0)),
+    0,
+  );
+
 /** Whether light is lost in a part's glass. */
 const isGlass = (part: Part): boolean => part.factor !== 1 || part.plate !== null;
 
