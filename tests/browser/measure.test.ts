@@ -201,7 +201,7 @@ describe('frames from files', () => {
     const titles = await Promise.all(rows.map((r) => r.getAttribute('title')));
     expect(titles).toEqual([
       expect.stringContaining('The measuring stopped on this file'),
-      expect.stringMatching(/^r \d+\.\d\d mm$/),
+      expect.stringMatching(/^⌀ \d+\.\d\d mm$/),
     ]);
   });
 
