@@ -7,7 +7,14 @@ import { isClear, spareStopsOf, verdictOf } from '../rig';
 import { clearShare, sweepAnswer } from './answer';
 import { apertureSteps } from './axes';
 import { coverageCurve } from './curve';
-import { aperturesClearAt, gapWords, spotWords, sweepHeadline, whereClear } from './words';
+import {
+  aperturesClearAt,
+  gapWords,
+  spanWords,
+  spotWords,
+  sweepHeadline,
+  whereClear,
+} from './words';
 import { zoomWindows } from './zoomWindows';
 
 const rig = demoRig('wheel-house-wide');
@@ -160,6 +167,13 @@ describe('in words', () => {
     ],
   ])('%j is Clear %s', (windows, words) => {
     expect(whereClear({ windows, span })).toBe(words);
+  });
+
+  it('a single place is told as it is read, a stretch never wider than it is', () => {
+    expect(spanWords({ from: 999.69, to: 999.69 })).toBe('1000');
+    expect(spanWords({ from: 24.03, to: 35.98 })).toBe('24.1–35.9');
+    // Narrower than a tenth it takes finer figures.
+    expect(spanWords({ from: 24.03, to: 24.06 })).toBe('24.03–24.06');
   });
 
   it('the headline says where and at which aperture', () => {

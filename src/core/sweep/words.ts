@@ -11,8 +11,13 @@ const digitsOf = (value: number): number => (value < 100 ? 1 : 0);
 /** A focal length as it is read off a barrel: "23.6", "200". */
 export const focal = (value: number): string => short(value, digitsOf(value));
 
+/** A stretch narrower than this ratio is one place. */
+const SINGLE = 1 + 1e-6;
+
 /** Both ends of a stretch, rounded to the side that is safe: inward where it is Clear, outward where it is not. */
 function endsOf({ from, to }: Window, side: 'inward' | 'outward'): [from: string, to: string] {
+  // A single place is told as it is read: there is nothing to dial about it.
+  if (to / from < SINGLE) return [focal(from), focal(to)];
   const way = side === 'inward' ? 1 : -1;
   for (const finer of [0, 1, 2]) {
     const first = towards(from, way, digitsOf(from) + finer);
