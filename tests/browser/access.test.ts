@@ -73,7 +73,7 @@ describe('the picture in words', () => {
     await bench.openRig('rig=wheel-house-wide');
     const words = await (await bench.find('figure[role="img"]')).getAttribute('aria-label');
     expect(words).toMatch(
-      /Clipped\. .*half light.*Read-out 23\.5 mm by 15\.6 mm.*Corners: top left black/s,
+      /Clipped\. .*half light.*Read-out 23\.5 mm by 15\.6 mm.*Corners at rest: top left black/s,
     );
   });
 });

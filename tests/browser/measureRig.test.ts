@@ -74,8 +74,8 @@ describe('the log', () => {
       (t) => t.includes('(measured anew)'),
       'nothing was measured anew',
     );
-    expect(await room.log()).toContain('19.50 (19.00–20.00)');
-    expect(await room.log()).toContain(`${found.toFixed(2)} (`);
+    expect(await room.log()).toContain('39.00 (38.00–40.00)');
+    expect(await room.log()).toContain(`${(2 * found).toFixed(2)} (`);
     expect(await room.log()).not.toContain('by the better method');
     await room.control('z');
     await room.expectSoon(
