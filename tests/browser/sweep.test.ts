@@ -23,7 +23,9 @@ describe('a sweep', () => {
   it('says where the zoom is Clear, and shows each setting by its verdict', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
     await expectAnswer('Clear from 24.1 mm at f/1.8');
-    expect(await spoken(0, 0)).toMatch(/^18 mm, f\/1\.8: Clipped, darkest corner black, stabiliser at its end$/);
+    expect(await spoken(0, 0)).toMatch(
+      /^18 mm, f\/1\.8: Clipped, darkest corner black, stabiliser at its end$/,
+    );
     expect(await spoken(0, 9)).toMatch(/^35 mm, f\/1\.8: Clear, darkest corner −/);
     await page.saying('Stabiliser off and locked');
     await page.expectQuiet();
