@@ -111,7 +111,7 @@ interface Reported {
 }
 
 const standingOf = ({ report: { verdict, halo, fitProblem } }: Reported): string =>
-  `${fitProblem ? `${fitProblem.words}; ` : ''}${verdict.kind}, risk ${riskWords(verdict.risk)}, ${halo.evidence.kind}`;
+  `${fitProblem ? `${fitProblem.words}; ` : ''}${verdict.kind}, ${testFigure({ risk: verdict.risk, evidence: halo.evidence.kind })}`;
 
 function testOf({ rig, name, report }: Reported): TestRow[] {
   const { halo, verdict, surer } = report;
@@ -162,5 +162,5 @@ export function dayPlan(rigs: readonly DayRig[]): DayPlan {
 }
 
 /** "risk 40 %, estimated". */
-export const testFigure = ({ risk, evidence }: TestRow): string =>
+export const testFigure = ({ risk, evidence }: Pick<TestRow, 'risk' | 'evidence'>): string =>
   `risk ${riskWords(risk)}, ${evidence}`;

@@ -97,6 +97,14 @@ export interface Trains {
   unfitting: readonly Unfitting[];
 }
 
+/** What magnifies of a train, by id; the same however it is joined. Empty where nothing does. */
+export const glassOf = (parts: readonly Part[]): string =>
+  parts
+    .filter((p) => p.factor !== 1)
+    .map((p) => p.id)
+    .toSorted()
+    .join('/');
+
 const reachOf = (chain: readonly Part[]): number => trainFactor(chain) * frontFactor(chain);
 
 /**
@@ -113,11 +121,7 @@ export function trainsFor(rig: Rig, kit: readonly Part[]): Trains {
   const fitting = [...chains, ...fronts].filter((chain) => {
     if (offerOfChain(rig, chain).grade === 'does not fit') return false;
     // The same glass in another order, or joined by other plain adapters, is the same answer.
-    const glass = chain
-      .filter((p) => p.factor !== 1)
-      .map((p) => p.id)
-      .toSorted()
-      .join('/');
+    const glass = glassOf(chain);
     if (seen.has(glass)) return false;
     seen.add(glass);
     return true;

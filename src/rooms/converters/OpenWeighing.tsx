@@ -7,6 +7,7 @@ import {
   weigh,
   type ConverterColumn,
   verdictOfWeighing,
+  glassOf,
 } from '@/core/converters';
 import { fullName, type Part } from '@/core/kit/records';
 import { RigRings } from '@/gear/RigRings';
@@ -84,14 +85,6 @@ const Nothing = styled.p`
   color: var(--muted);
   font-size: 15px;
 `;
-
-/** What magnifies of a train, by id. */
-const glassOf = (parts: readonly Part[]): string =>
-  parts
-    .filter((p) => p.factor !== 1)
-    .map((p) => p.id)
-    .toSorted()
-    .join('/');
 
 /** The glass that is in the rig, else the weakest that reaches, else the weakest that gathers. */
 function usual(converters: readonly ConverterColumn[], parts: readonly Part[]) {
