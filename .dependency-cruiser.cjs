@@ -14,6 +14,7 @@ const HALO = ['core/halo', 'core/frame'];
 const RIG = [
   'core/rig/train',
   'core/rig',
+  'core/rig/judged',
   'core/rig/report',
   'core/rig/readings',
   'core/rig/search',

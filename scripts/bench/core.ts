@@ -4,14 +4,8 @@ import { tideMill } from '../../src/core/demo';
 import { jobOf, openFNumberAt } from '../../src/core/kit/records';
 import { evaluate } from '../../src/core/rig/report';
 import { lightAt } from '../../src/core/halo';
-import {
-  situationOf,
-  verdictOf,
-  isMissing,
-  resolveRig,
-  turned,
-  type Rig,
-} from '../../src/core/rig';
+import { situationOf, isMissing, resolveRig, turned, type Rig } from '../../src/core/rig';
+import { verdictOf } from '../../src/core/rig/judged';
 import { apertureSteps, focalSteps, sweep } from '../../src/core/sweep';
 import { waysOut } from '../../src/core/rig/search';
 import { repeatedDemo } from './repeatedDemo';

@@ -1,4 +1,5 @@
 /** halo choose: which rigs of a workspace can do a job, the best first. */
+import { riskFigure } from '@/core/words';
 import {
   choose,
   type Candidate,
@@ -9,6 +10,9 @@ import {
   together,
   reasonOf,
   viewWords,
+  contradictionOf,
+  openWords,
+  planDoubts,
 } from '@/core/choose';
 import { readWorkspace } from '@/core/exchange/json';
 import { fullName, AVAILABILITY, jobOf, type Job, type Workspace } from '@/core/kit/records';
@@ -25,7 +29,7 @@ import { readInput } from './input';
 
 const usage =
   'halo choose WORKSPACE.json --job NAME | --from 24 --to 70 [--use video|stills] [--aspect 1.778] [--pixels 3840] [--fps 25] ' +
-  '[--t 2.8] [--shallow 2.8] [--deep 8] [--stabilised] [--autofocus] [--whole] [--scale 1.05] [--crops] [--mass 2000] [--price 500] ' +
+  '[--t 2.8] [--shallow 2.8] [--deep 8] [--stabilised] [--autofocus] [--whole] [--scale 1.05] [--crops] [--risk 10] [--mass 2000] [--price 500] ' +
   '[--source "at hand,rentable"] [--known] [--all] [--plan] [--json]';
 
 const text = { type: 'string' } as const;
@@ -42,6 +46,7 @@ const OPTIONS = {
   shallow: text,
   deep: text,
   scale: text,
+  risk: text,
   mass: text,
   price: text,
   source: text,
@@ -71,6 +76,11 @@ function sourcesFrom(value: string | undefined): Job['sources'] {
   });
 }
 
+function percentFrom(value: string | undefined): number | null {
+  const percent = optionalNumber(value, '--risk', 0.1, 100);
+  return percent === null ? null : percent / 100;
+}
+
 /** The job told by options. */
 function jobOfOptions(v: Values): Job {
   const use = v.use ?? 'video';
@@ -96,6 +106,7 @@ function jobOfOptions(v: Values): Job {
     autofocus: v.autofocus ?? false,
     postScale: v.scale === undefined ? 1 : numberFrom(v.scale, '--scale', 1, 4),
     crops: v.crops ?? false,
+    mostRisk: percentFrom(v.risk),
     mostMassG: optionalNumber(v.mass, '--mass', 1, 100_000),
     mostPrice: optionalNumber(v.price, '--price', 0, 10_000_000),
     sources: sourcesFrom(v.source),
@@ -129,11 +140,15 @@ function planLines(workspace: Workspace, job: Job, found: ReturnType<typeof toge
   if (!plan) return ['Nothing passes, so there is no plan.'];
   const name = namer(workspace);
   return [
-    ...plan.steps.map((s) => `${viewWords([s.views]).padEnd(16)} ${name(s.candidate)}`),
+    ...planDoubts(plan),
+    ...plan.steps.map(
+      (s) =>
+        `${viewWords([s.views]).padEnd(16)} ${name(s.candidate)}${s.candidate.risk ? `, ${riskFigure(s.candidate.risk.risk, s.candidate.risk.evidence)}` : ''}`,
+    ),
     ...plan.gaps.map((gap, i) => {
       const closer = plan.closers[i];
       const closing = closer ? `${name(closer)} would close it` : 'nothing in the kit closes it';
-      return `${viewWords([gap]).padEnd(16)} open: ${closing}`;
+      return `${openWords(gap).padEnd(16)} open: ${closing}`;
     }),
   ];
 }
@@ -148,6 +163,8 @@ export const chooseCommand: Command = {
     const workspace = readWorkspace(await readInput(file), file);
     if (!workspace.ok) throw refused(workspace.problems);
     const job = jobFrom(asked, workspace.value);
+    const contradiction = contradictionOf(job);
+    if (contradiction !== null) throw badInput(contradiction);
     const kept = nothingKept();
     const every: Candidate[] = [];
     for (const candidate of choose(workspace.value, job)) {

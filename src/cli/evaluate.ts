@@ -1,4 +1,5 @@
 /** halo evaluate: the report on a rig file or a rig of a workspace file. */
+import { verdictWords } from '@/core/frame';
 import { evaluate, type Report } from '@/core/rig/report';
 import { waysOut, type Way } from '@/core/rig/search';
 import { readArgs, type Command } from './command';
@@ -24,7 +25,7 @@ function rows(report: Report): (readonly [string, string])[] {
   const { train, equivalents: equal } = optics;
   return [
     ['rig', report.name],
-    ['verdict', `${verdict.kind}. ${verdict.sentence}`],
+    ['verdict', `${verdictWords(verdict)}. ${verdict.sentence}`],
     ['risk', riskWords(verdict.risk)],
     ['evidence', `${halo.evidence.kind}, ± ${mm(halo.evidence.edgeSigmaMm, 2)}`],
     ['corners, top left clockwise', coverage.cornerStops.map(cornerWords).join(', ')],

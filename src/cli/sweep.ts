@@ -1,4 +1,5 @@
 /** halo sweep: a rig over two of its axes, a line a cell, or its windows in words. */
+import { verdictWords } from '@/core/frame';
 import { findChains } from '@/core/rig/search';
 import {
   sweepAnswer,
@@ -12,6 +13,7 @@ import {
   spotWords,
   sweepHeadline,
   whereClear,
+  tossWords,
 } from '@/core/sweep';
 import { darknessWords } from '@/core/words';
 import { badInput, readArgs, type Command, type Output, type Stream } from './command';
@@ -60,10 +62,13 @@ function windowsOf({ rig }: RigInput): Output {
   return {
     json: { now, byAperture, widest, roomiest, widenings },
     rows: [
-      ['At the aperture in use', `${sweepHeadline(rig.lens, now)}.`],
+      [
+        'At the aperture in use',
+        [sweepHeadline(rig.lens, now), ...now.gaps.map(gapWords)].join('; ') + '.',
+      ],
       ...byAperture.map((w): [string, string] => [
         w.label,
-        [whereClear(w), ...w.gaps.map(gapWords)].join('; '),
+        [whereClear(w), ...w.tosses.map(tossWords)].join('; '),
       ]),
       ...(widest ? [['Widest Clear', `${spotWords(widest)}, ${spareWords(widest)}`] as const] : []),
       ...(roomiest
@@ -87,8 +92,8 @@ function matrixOf(input: RigInput, { rows, columns }: Values): Stream {
       const { row, column, verdict, worstCornerStops, cannot } = line as Omit<SweepCell, 'rig'>;
       const head = `${row.padEnd(16)} ${column.padEnd(16)}`;
       return cannot === null
-        ? `${head} ${(verdict ?? '').padEnd(8)} ${darknessWords(worstCornerStops, 2)}`
-        : `${head} –        ${cannot}`;
+        ? `${head} ${(verdict ? verdictWords(verdict) : '').padEnd(18)} ${darknessWords(worstCornerStops, 2)}`
+        : `${head} ${'–'.padEnd(18)} ${cannot}`;
     },
   };
 }

@@ -17,6 +17,8 @@ export interface ChooseNews {
   judged: number;
   total: number;
   passed: number;
+  /** How many of them serve all of the views. */
+  whole: number;
   /** The best of what was found since the last news. */
   fresh: Candidate[];
 }
@@ -52,12 +54,12 @@ const chooseDoor = {
         fresh.push(candidate);
       if (count % STRIDE !== 0 || performance.now() - told < pace) continue;
       const best = fresh.toSorted(byRank).slice(0, MOST_FRESH);
-      await tell({ judged: count, total, passed: kept.passed, fresh: best });
+      await tell({ judged: count, total, passed: kept.passed, whole: kept.whole, fresh: best });
       fresh = [];
       told = performance.now();
       pace = PACE_MS;
     }
-    await tell({ judged: count, total: count, passed: kept.passed, fresh: [] });
+    await tell({ judged: count, total: count, passed: kept.passed, whole: kept.whole, fresh: [] });
     return together([kept]);
   },
 };

@@ -3,10 +3,11 @@
  * meant. It tells that an answer changed, never that it is right; that is for the outside checks. Retake it with
  * `npx vitest run --project unit keptAnswers -u`.
  */
+import { riskFigure } from '@/core/words';
 import { createHash } from 'node:crypto';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { dayPlan, rigCard, testFigure } from '@/core/card';
+import { dayPlan, rigCard } from '@/core/card';
 import { cardPaper, codeOf, dayPaper, PAPER_SIZES, typesetter } from '@/core/card/paper';
 import {
   byNearness,
@@ -296,7 +297,9 @@ it('so is what is printed of them, and of a day with all of them', async () => {
   const printed = {
     pack: plan.pack,
     mass: plan.massWords,
-    tests: plan.tests.map((t) => `${t.rigName} ${t.where} ${testFigure(t)}: ${t.words}`),
+    tests: plan.tests.map(
+      (t) => `${t.rigName} ${t.where} ${riskFigure(t.risk, t.evidence)}: ${t.words}`,
+    ),
     papers: PAPER_SIZES.map((size) => ({
       size,
       cards: cards.map((card) => sealed(cardPaper(size, type, card, TODAY))),

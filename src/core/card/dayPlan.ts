@@ -1,10 +1,11 @@
 /** A day of shooting: its rigs in order, what to pack, and what is still to be tested before. */
+import { verdictWords } from '../frame';
 import { fullName, type Day, type EvidenceKind, type Workspace } from '../kit/records';
 import { evaluate, type Report } from '../rig/report';
 import { grams, orUnknown, sumOf, type Gear } from '../rig/readings';
 import { isMissing, resolveRig, type Rig } from '../rig';
 import { spotWords } from '../sweep';
-import { counted, riskWords } from '../words';
+import { counted, riskFigure } from '../words';
 
 /** One rig of a day, or why it cannot be had. */
 export interface DayRig {
@@ -111,7 +112,7 @@ interface Reported {
 }
 
 const standingOf = ({ report: { verdict, halo, fitProblem } }: Reported): string =>
-  `${fitProblem ? `${fitProblem.words}; ` : ''}${verdict.kind}, ${testFigure({ risk: verdict.risk, evidence: halo.evidence.kind })}`;
+  `${fitProblem ? `${fitProblem.words}; ` : ''}${verdictWords(verdict)}, ${riskFigure(verdict.risk, halo.evidence.kind)}`;
 
 function testOf({ rig, name, report }: Reported): TestRow[] {
   const { halo, verdict, surer } = report;
@@ -160,7 +161,3 @@ export function dayPlan(rigs: readonly DayRig[]): DayPlan {
     tests,
   };
 }
-
-/** "risk 40 %, estimated". */
-export const testFigure = ({ risk, evidence }: Pick<TestRow, 'risk' | 'evidence'>): string =>
-  `risk ${riskWords(risk)}, ${evidence}`;

@@ -1,3 +1,4 @@
+import { verdictWords } from '../frame';
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
 import { plainRig } from '../../../tests/support/plainRig';
@@ -42,7 +43,7 @@ describe('a rig’s card', () => {
       const rig = demoRig(id);
       const report = evaluate(rig);
       const card = cardOf(rig);
-      expect(card.verdict).toBe(report.verdict.kind);
+      expect(verdictWords(card.verdict)).toBe(verdictWords(report.verdict));
       expect(card.sentence).toBe(report.verdict.sentence);
       expect(card.risk).toContain(report.halo.evidence.kind);
       expect(card.window?.windows ?? []).toEqual(card.window ? sweepAnswer(rig).now.windows : []);

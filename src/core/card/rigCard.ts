@@ -1,5 +1,5 @@
 /** What stands on a rig's card: what to dial, where it is safe, what to mind. Words and figures; no layout. */
-import type { VerdictKind } from '../frame';
+import type { VerdictFace } from '../frame';
 import type { Halo } from '../halo';
 import { fullName, isZoom } from '../kit/records';
 import type { Window } from '../maths';
@@ -8,7 +8,7 @@ import { layTrain, type TrainLayout, troubleWords, evidenceSentence } from '../r
 import { evaluate } from '../rig/report';
 import type { Rig } from '../rig';
 import { sweepAnswer } from '../sweep';
-import { riskWords } from '../words';
+import { riskFigure } from '../words';
 import type { CardLine, CardSection } from './cardLine';
 import { dialsOf } from './dials';
 import { sectionsOf } from './sections';
@@ -24,7 +24,7 @@ export interface RigCard {
   name: string;
   /** Body and mode. */
   on: string;
-  verdict: VerdictKind;
+  verdict: VerdictFace;
   /** What stands before all coverage; null where it goes together. */
   fitProblem: string | null;
   sentence: string;
@@ -58,10 +58,10 @@ export function rigCard(rig: Rig, note: string, today: string): RigCard {
   return {
     name: rig.name,
     on: `${fullName(rig.body)} · ${rig.mode.name}`,
-    verdict: verdict.kind,
+    verdict: { kind: verdict.kind, or: verdict.or },
     fitProblem: fitProblem?.words ?? null,
     sentence: verdict.sentence,
-    risk: `risk ${riskWords(verdict.risk)}, ${halo.evidence.kind}`,
+    risk: riskFigure(verdict.risk, halo.evidence.kind),
     dials: dialsOf(rig, report),
     train: trainOf(layout),
     layout,

@@ -11,6 +11,8 @@ import {
   gapWords,
   spotWords,
   whereClear,
+  primeWords,
+  tossWords,
 } from '../sweep';
 import { isOffMiddle } from '../optics';
 import {
@@ -65,12 +67,14 @@ function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection
   };
   const lines = answer.byAperture.map((windows) => ({
     name: windows.label,
-    figure: zoom ? whereClear(windows) : windows.windows.length > 0 ? 'Clear' : 'not Clear',
+    figure: zoom ? whereClear(windows) : primeWords(windows),
   }));
   const unsure = unsureWords(report);
   const notes = [
     ...(unsure === null ? [] : [unsure]),
-    ...(zoom ? answer.now.gaps.map((gap) => `${gapWords(gap)}.`) : []),
+    ...(zoom
+      ? [...answer.now.tosses.map(tossWords), ...answer.now.gaps.map(gapWords)].map((w) => `${w}.`)
+      : []),
     ...(answer.roomiest === null
       ? ['No setting of zoom and aperture is Clear in this mode.']
       : [`Most room: ${spotWords(answer.roomiest)}.`]),

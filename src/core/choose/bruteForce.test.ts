@@ -12,7 +12,8 @@ import {
   type Workspace,
 } from '../kit/records';
 import { evaluate } from '../rig/report';
-import { isClear, verdictOf, turned } from '../rig';
+import { turned } from '../rig';
+import { isClear } from '../rig/judged';
 import { rigOf } from './asRig';
 import { passes, type Candidate } from './candidate';
 import { choose } from './choose';
@@ -60,7 +61,7 @@ function byBruteForce(candidate: Candidate, job: Job, workspace: Workspace): Sum
         if (job.slowestTStop !== null && t > job.slowestTStop * 1.03) return false;
         const depth = optics.equivalents.fNumber / postScale;
         if (job.deepFNumber !== null && depth < job.deepFNumber / 1.03) return false;
-        return verdictOf(set).kind === 'Clear';
+        return isClear(set);
       });
     },
   };

@@ -1,5 +1,5 @@
 /** A combination of the kit as it was judged for a job. */
-import type { Availability } from '../kit/records';
+import type { Availability, EvidenceKind } from '../kit/records';
 import type { Window } from '../maths';
 
 /** What a job can fail by, the weightiest first: what goes together, then what the gear can do, then what it costs. */
@@ -13,6 +13,7 @@ type FailCode =
   | 'light'
   | 'depth'
   | 'corners'
+  | 'risk'
   | 'range'
   | 'mass'
   | 'price'
@@ -41,11 +42,26 @@ export type Unknown =
   | 'mounts'
   | 'rear glass';
 
-/** How it is set where it serves the widest of its views. */
-export interface ServedAt {
+/** How likely something is not Clear after all, and what that rests on. */
+export interface Risk {
+  /** 0..1. */
+  risk: number;
+  evidence: EvidenceKind;
+}
+
+/** How it is set where it serves one of its views. */
+export interface ServedAt extends Risk {
   focalMm: number;
   fNumber: number;
   postScale: number;
+}
+
+/** A crop the body makes by itself, and what it serves. */
+export interface CropUsed {
+  cropId: string | null;
+  digitalZoom: number;
+  /** Focal lengths on 36x24, mm. */
+  views: Window[];
 }
 
 /** What is known of the light: a T-stop, one but for the glass of a part, or the f-number alone. */
@@ -56,8 +72,11 @@ export interface Candidate {
   modeId: string;
   lensId: string;
   partIds: string[];
+  /** The crop of the widest of its views. */
   cropId: string | null;
   digitalZoom: number;
+  /** All crops its views need, the least first; one where one serves all that can be served. */
+  crops: CropUsed[];
   /** What it fails by; none where it serves the job. */
   fails: Fail[];
   unknowns: Unknown[];
@@ -69,10 +88,14 @@ export interface Candidate {
   scale: number;
   /** Least scale-up that would clear the corners somewhere in the range; null where none does. */
   leastScale: number | null;
+  /** How it is set for the widest of its views. */
   at: ServedAt | null;
+  /** The greatest risk among its views: at their ends and their middle; null where it serves nothing. */
+  risk: Risk | null;
   /** T-stop, or f-number where no T-stop is known, behind the train as it is set there; null where it serves nothing. */
   tStop: number | null;
   light: LightFigure;
+  /** As it is handed over, before scale-up. */
   pixelsAcross: number;
   massG: number | null;
   price: number | null;

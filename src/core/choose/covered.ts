@@ -1,14 +1,16 @@
 /** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
-import { spareStopsAt, scaleUp, worstCornerRadius } from '../frame';
+import { leastScaleUp } from '../rig/judged';
+import { scaleUp, worstCornerRadius } from '../frame';
 import { countedFrom, type FrameSize } from '../optics';
 import { keptIn, peakBetween, windowsAmong, type Known, type Window } from '../maths';
-import { seenFrom } from '../rig';
 import {
   acceptedAt,
   bestAt,
   firstAperture,
   haloAt,
+  aperturesAt,
   NONE,
+  spareAt,
   type ApertureRange,
   type BestAt,
   type Covered,
@@ -79,18 +81,17 @@ function candidates(reach: Reach, x: number, apertures: ApertureRange): number[]
 
 const FAR_BELOW = -20;
 
-/** Light to spare at the worst corner with the best aperture, stops; of the sign the verdict has. */
-function spareAt(
-  reach: Reach,
-  { apertures, middle, travel }: Wanted,
-  frame: FrameSize,
-  x: number,
-): number {
+/** How far it is beyond Clear with the best aperture, or short of it; of the sign the verdict has. */
+function bestSpare(reach: Reach, wanted: Wanted, frame: FrameSize, x: number): number {
   const focalMm = Math.exp(x);
-  return candidates(reach, x, apertures).reduce((most, n) => {
-    const halo = seenFrom(haloAt(reach, focalMm, n), middle);
-    return Math.max(most, spareStopsAt(halo, frame, travel, reach.limitStops));
-  }, FAR_BELOW);
+  const framed = { ...wanted, frame };
+  const most = (apertures: readonly number[]) =>
+    apertures.reduce((best, n) => Math.max(best, spareAt(reach, focalMm, n, framed)), FAR_BELOW);
+  const likely = most(candidates(reach, x, wanted.apertures));
+  // A toss with those that are expected to be best: another one may be surer.
+  return likely < 0 && likely > -1
+    ? Math.max(likely, most(aperturesAt(reach, focalMm, wanted.apertures)))
+    : likely;
 }
 
 /** The best at a place, or between places. */
@@ -105,7 +106,7 @@ function bestOf(reach: Reach, { x, place }: Spot, apertures: ApertureRange): Bes
   }, NONE);
 }
 
-/** Nearer to nought than this a margin, mm, is asked again, as exactly as the verdict does. */
+/** A margin not farther below nought than this, mm, is asked again, as the verdict does. */
 const NEAR_MM = 0.04;
 const NOWHERE_NEAR_MM = -1e3;
 
@@ -115,8 +116,8 @@ function marginAt(reach: Reach, wanted: Wanted, frame: FrameSize, spot: Spot): n
   if (fNumber === 0) return NOWHERE_NEAR_MM;
   const off = countedFrom(centre, wanted.middle);
   const margin = acceptedMm - worstCornerRadius(frame, off, wanted.travel);
-  if (Math.abs(margin) > NEAR_MM) return margin;
-  const isIn = spareAt(reach, wanted, frame, spot.x) >= 0;
+  if (margin < -NEAR_MM) return margin;
+  const isIn = bestSpare(reach, wanted, frame, spot.x) >= 0;
   return isIn ? Math.abs(margin) : -Math.max(1e-9, Math.abs(margin));
 }
 
@@ -126,7 +127,7 @@ function clearStretches(reach: Reach, wanted: Wanted, frame: FrameSize): Window[
     x: spot.x,
     value: marginAt(reach, wanted, frame, spot),
   }));
-  return windowsAmong((x) => spareAt(reach, wanted, frame, x), known);
+  return windowsAmong((x) => bestSpare(reach, wanted, frame, x), known);
 }
 
 /** Least scale-up that clears the corners at a spot; null where none does. */
@@ -135,6 +136,14 @@ function scaleAt(reach: Reach, wanted: Wanted, spot: Spot): number | null {
   const { acceptedMm, fNumber, centre } = bestOf(reach, spot, apertures);
   return fNumber === 0 ? null : scaleUp(frame, countedFrom(centre, middle), acceptedMm, travel);
 }
+
+/** Least scale-up from the expected one to `most` that makes a place Clear for sure; null where none does. */
+const sureScale = (reach: Reach, wanted: Wanted, x: number, expected: number, most?: number) =>
+  leastScaleUp(
+    expected,
+    (scale) => bestSpare(reach, wanted, scaled(wanted.frame, scale), x) >= 0,
+    most,
+  );
 
 /** The widest view of a stretch, as log f and the scale-up it takes. */
 function widestOf(reach: Reach, wanted: Wanted, stretch: Window): { view: number; scale: number } {
@@ -151,7 +160,8 @@ function widestOf(reach: Reach, wanted: Wanted, stretch: Window): { view: number
     const x = peakBetween((u) => -viewOf({ x: u, place: null }), low.x, high.x);
     if (viewOf({ x, place: null }) < viewOf(at)) at = { x, place: null };
   }
-  return { view: viewOf(at), scale: scale(at) };
+  const sure = sureScale(reach, wanted, at.x, scale(at), wanted.mostScale) ?? wanted.mostScale;
+  return { view: at.x + Math.log(sure), scale: sure };
 }
 
 /** Names what is wanted. */
@@ -167,19 +177,22 @@ function coveredAnew(reach: Reach, wanted: Wanted): Covered {
   const { frame, mostScale } = wanted;
   const stretches = clearStretches(reach, wanted, scaled(frame, mostScale));
   if (stretches.length === 0) {
-    const scales = spotsWithin(reach, wanted.span).flatMap(
-      (spot) => scaleAt(reach, wanted, spot) ?? [],
-    );
+    const scales = spotsWithin(reach, wanted.span).flatMap((spot) => {
+      const scale = scaleAt(reach, wanted, spot);
+      return scale === null ? [] : [{ x: spot.x, scale }];
+    });
+    const [least] = scales.toSorted((a, b) => a.scale - b.scale);
     return {
       views: [],
       scale: 1,
-      leastScale: scales.length > 0 ? Math.min(...scales) : null,
+      leastScale: least ? sureScale(reach, wanted, least.x, least.scale) : null,
+      isToss: least !== undefined && least.scale <= mostScale,
       served: new Map(),
     };
   }
   if (mostScale === 1) {
     const views = stretches.map(({ from, to }) => ({ from: Math.exp(from), to: Math.exp(to) }));
-    return { views, scale: 1, leastScale: 1, served: new Map() };
+    return { views, scale: 1, leastScale: 1, isToss: false, served: new Map() };
   }
   const widest = stretches.map((stretch) => widestOf(reach, wanted, stretch));
   const views = stretches.map(({ to }, i) => ({
@@ -190,6 +203,7 @@ function coveredAnew(reach: Reach, wanted: Wanted): Covered {
     views: joined(views),
     scale: Math.max(...widest.map((w) => w.scale)),
     leastScale: Math.min(...widest.map((w) => w.scale)),
+    isToss: false,
     served: new Map(),
   };
 }

@@ -5,4 +5,15 @@ export { choose, countOf, type Share } from './choose';
 export { coveragePlan } from './plan';
 export { byNearness, byRank, keep, type Kept, nothingKept, together } from './ranking';
 export { type TradeOffCost, tradeOffsOf } from './tradeOffs';
-export { judgedWords, lightFigure, lightWords, reasonOf, viewWords, wayOutOf } from './words';
+export {
+  contradictionOf,
+  judgedWords,
+  lightFigure,
+  lightWords,
+  openWords,
+  planDoubts,
+  reasonOf,
+  servedWords,
+  viewWords,
+  wayOutOf,
+} from './words';

@@ -4,9 +4,18 @@ import { readOutMiddle, type Body, type Mode, type Job, openFNumberAt } from '..
 import { logWidth, withinSpan, type Window } from '../maths';
 import { isAsOpenAs, cropFactor, desqueezed, SAME_VIEW } from '../optics';
 import { travelFor } from '../rig';
+import { untoldShare } from '../rig/judged';
 import { fNumberBehind } from '../rig/train';
-import { awayOf, type Candidate, type Fail, type Unknown } from './candidate';
-import { covered, type Wanted } from './covered';
+import {
+  awayOf,
+  passes,
+  type Candidate,
+  type CropUsed,
+  type Fail,
+  type Risk,
+  type Unknown,
+} from './candidate';
+import { covered, joined, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';
 import {
   aperturesFor,
@@ -18,8 +27,7 @@ import {
   ratio,
   standingFails,
 } from './limits';
-import type { Covered } from './reach';
-import { servedAt } from './served';
+import { servedOver } from './served';
 
 /** A crop the body makes by itself. */
 interface Crop {
@@ -102,7 +110,6 @@ function spanFor({ viewFactor, mostScale }: Delivered, { pair }: Combination, jo
   };
 }
 
-const NOTHING_COVERED: Covered = { views: [], scale: 1, leastScale: null, served: new Map() };
 const FAILED_FRAME: Delivered = {
   crop: WHOLE,
   frame: {
@@ -117,6 +124,8 @@ const FAILED_FRAME: Delivered = {
   mostScale: 1,
   viewFactor: 1,
 };
+
+const NO_CROPS: CropUsed[] = [];
 
 /**
  * A combination with nothing served yet. Written out field by field: it is made for each of hundreds of thousands,
@@ -135,6 +144,7 @@ function nothingServed(
     partIds: pair.partIds,
     cropId: crop.cropId,
     digitalZoom: crop.digitalZoom,
+    crops: NO_CROPS,
     fails,
     unknowns,
     views: [],
@@ -142,6 +152,7 @@ function nothingServed(
     scale: 1,
     leastScale: null,
     at: null,
+    risk: null,
     tStop: null,
     light: pair.light,
     pixelsAcross: frame.widthPx,
@@ -182,7 +193,7 @@ function deliveredAs(
   const travel = travelFor(body, mode, job.stabilised, crop.cropId);
   const middle = readOutMiddle(mode);
   const wanted: Wanted = { frame, middle, travel, apertures, span, mostScale };
-  serve(candidate, pair, wanted, job, viewFactor);
+  serve(candidate, combination, wanted, job, viewFactor);
   return candidate;
 }
 
@@ -193,48 +204,59 @@ function shareOf(views: readonly Window[], { viewFromMm, viewToMm }: Job): numbe
   return logWidth(views) / wanted;
 }
 
+/** How near a miss is that nothing but a look would mend: nearer than one that takes gear or pixels. */
+const UNSURE_AWAY = 0.05;
+
 /** More than this of the range is all of it. */
 export const WHOLE_SHARE = 0.998;
 
-/** Fills in what a combination serves, and that it fails where it serves nothing. */
+/** The greater of two risks. */
+const riskier = (a: Risk | null, b: Risk): Risk => (a === null || b.risk > a.risk ? b : a);
+
+/** Fills in what a combination serves with a crop, and that it fails where it serves nothing. */
 function serve(
   candidate: Candidate,
-  pair: Pair,
+  { pair, body, mode }: Combination,
   wanted: Wanted,
   job: Job,
   viewFactor: number,
 ): void {
-  const { fails } = candidate;
-  const found = covered(pair.reach, wanted);
-  const whole = found.views.map((w) => ({ from: w.from * viewFactor, to: w.to * viewFactor }));
-  const reach = { from: job.viewFromMm / SAME_VIEW, to: job.viewToMm * SAME_VIEW };
-  const views = withinSpan(whole, reach);
-  const inHand = views.length > 0 || fails.some((f) => f.code === 'view') ? found : NOTHING_COVERED;
-  const share = Math.min(1, shareOf(views, job));
-  if (inHand.views.length === 0) {
-    const { leastScale } = found;
-    fails.push(
-      fail(
-        'corners',
-        leastScale,
-        job.postScale,
-        leastScale === null ? Infinity : Math.log2(leastScale),
-      ),
-    );
-  } else if (job.wholeRange && share < WHOLE_SHARE) {
-    fails.push(fail('range', share, 1, 1 - share));
-  }
-  const at = servedAt(pair.reach, wanted, inHand, (views[0]?.from ?? job.viewFromMm) / viewFactor);
-  const { isApertureUnsure, lens } = pair;
-  // It has to be stopped down, and nobody told what works the aperture behind this train.
-  if (isApertureUnsure && at && !isAsOpenAs(at.fNumber, openFNumberAt(lens, at.focalMm)))
-    candidate.unknowns = [...candidate.unknowns, 'aperture'];
-  candidate.views = views;
-  candidate.share = share;
-  candidate.scale = inHand.scale;
+  const { fails, cropId, digitalZoom } = candidate;
+  const { lens, chain, reach, isApertureUnsure } = pair;
+  const found = covered(reach, wanted);
   candidate.leastScale = found.leastScale;
+  const guessed = untoldShare({ body, mode, lens, parts: chain.parts });
+  const whole = found.views.map((w) => ({ from: w.from * viewFactor, to: w.to * viewFactor }));
+  const span = { from: job.viewFromMm / SAME_VIEW, to: job.viewToMm * SAME_VIEW };
+  const views = withinSpan(whole, span);
+  if (guessed > 0) {
+    fails.push(fail('corners', guessed, null, UNSURE_AWAY, 'untold'));
+    return;
+  }
+  if (views.length === 0 && !fails.some((f) => f.code === 'view')) {
+    const { leastScale, isToss } = found;
+    const away = leastScale === null ? Infinity : Math.log2(leastScale);
+    fails.push(fail('corners', leastScale, job.postScale, away, isToss ? 'toss' : undefined));
+    return;
+  }
+  const settings = (views.length > 0 ? views : whole).flatMap((w) =>
+    servedOver(reach, wanted, found, { from: w.from / viewFactor, to: w.to / viewFactor }),
+  );
+  const [at] = settings;
+  if (!at) return;
+  const risk = settings.reduce<Risk>(riskier, at);
+  // It has to be stopped down, and nobody told what works the aperture behind this train.
+  if (isApertureUnsure && !isAsOpenAs(at.fNumber, openFNumberAt(lens, at.focalMm)))
+    candidate.unknowns = [...candidate.unknowns, 'aperture'];
+  if (job.mostRisk !== null && risk.risk > job.mostRisk)
+    fails.push(fail('risk', risk.risk, job.mostRisk, ratio(risk.risk, job.mostRisk)));
+  candidate.views = views;
+  candidate.crops = [{ cropId, digitalZoom, views }];
+  candidate.share = Math.min(1, shareOf(views, job));
+  candidate.scale = found.scale;
   candidate.at = at;
-  candidate.tStop = at && fNumberBehind(pair.train, at.fNumber) * pair.tFactor;
+  candidate.risk = { risk: risk.risk, evidence: risk.evidence };
+  candidate.tStop = fNumberBehind(pair.train, at.fNumber) * pair.tFactor;
 }
 
 /** Fewer failings first, then nearer ones, then more of the views. */
@@ -244,7 +266,61 @@ function isBetter(a: Candidate, b: Candidate): boolean {
   return a.share > b.share + 1e-6;
 }
 
-/** The combination as it serves the job best, by whichever crop of the body. */
+/** A window of views, and the crop that serves it. */
+interface Piece {
+  candidate: Candidate;
+  window: Window;
+}
+
+/** The fewest pieces that span all there is to span, each for the views it is taken for. */
+function fewest(pieces: readonly Piece[]): Piece[] {
+  const used: Piece[] = [];
+  let at = 0;
+  for (;;) {
+    const begun = at;
+    const goOn = pieces.filter(
+      ({ window }) => window.from <= begun * SAME_VIEW && window.to > begun * SAME_VIEW,
+    );
+    const later = pieces.filter(({ window }) => window.from > begun * SAME_VIEW);
+    const start = Math.min(...later.map(({ window }) => window.from));
+    const next =
+      goOn.length > 0 ? goOn : later.filter(({ window }) => window.from <= start * SAME_VIEW);
+    const [farthest] = next.toSorted((a, b) => b.window.to - a.window.to);
+    if (!farthest) return used;
+    const { candidate, window } = farthest;
+    used.push({ candidate, window: { from: Math.max(begun, window.from), to: window.to } });
+    at = window.to;
+  }
+}
+
+/** What several crops of one combination serve together, with the fewest of them. */
+function together(served: readonly Candidate[], job: Job): Candidate | null {
+  const used = fewest(
+    served.flatMap((candidate) => candidate.views.map((window) => ({ candidate, window }))),
+  );
+  const [widest, ...more] = used;
+  if (!widest) return null;
+  const rigs = used.map(({ candidate }) => candidate);
+  const views = joined(used.map(({ window }) => window));
+  return {
+    ...widest.candidate,
+    views,
+    share: Math.min(1, shareOf(views, job)),
+    crops: used.map(({ candidate: { cropId, digitalZoom }, window }) => ({
+      cropId,
+      digitalZoom,
+      views: [window],
+    })),
+    unknowns: [...new Set(rigs.flatMap((c) => c.unknowns))],
+    scale: Math.max(...rigs.map((c) => c.scale)),
+    risk: more.reduce<Risk | null>(
+      (most, { candidate: { risk } }) => (risk ? riskier(most, risk) : most),
+      widest.candidate.risk,
+    ),
+  };
+}
+
+/** The combination as it serves the job, with as many of the body's crops as serve more of it. */
 export function candidateOf(combination: Combination, job: Job, kit: Kit): Candidate {
   const { pair, standing, body, mode } = combination;
   const unknowns: Unknown[] = [];
@@ -254,12 +330,17 @@ export function candidateOf(combination: Combination, job: Job, kit: Kit): Candi
   if (job.slowestTStop !== null && pair.light === 'T at best') unknowns.push('light');
   if (isHopeless(already)) return nothingServed(combination, FAILED_FRAME, already, unknowns);
   let best: Candidate | null = null;
+  const served: Candidate[] = [];
   for (const crop of cropsOf(mode, job)) {
     const way = deliveredWith(combination, job, kit, crop);
     const next = deliveredAs(combination, job, way, already, unknowns);
+    if (passes(next)) served.push(next);
     if (best === null || isBetter(next, best)) best = next;
-    // The whole read-out, or the least crop, that serves all there is to serve is enough.
-    if (best.fails.length === 0 && best.share >= WHOLE_SHARE) break;
+    // What serves all there is to serve needs no further crop.
+    if (passes(best) && best.share >= WHOLE_SHARE) break;
   }
+  if (served.length > 1 && (best?.share ?? 0) < WHOLE_SHARE) best = together(served, job);
+  if (best && passes(best) && job.wholeRange && best.share < WHOLE_SHARE)
+    best.fails.push(fail('range', best.share, 1, 1 - best.share));
   return best ?? nothingServed(combination, FAILED_FRAME, already, unknowns);
 }

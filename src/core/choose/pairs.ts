@@ -55,6 +55,16 @@ function byMount(bodies: readonly Body[]): Map<string, Body[]> {
   return groups;
 }
 
+/** Nearer to 1 than this nobody stacks a converter on a reducer. An assumption. */
+const UNDONE = 1.05;
+
+/** Whether glass that enlarges stands beside glass that reduces, and little is left of either. */
+function undoesItself({ parts, factor }: Chain): boolean {
+  const enlarges = parts.some((p) => p.factor > 1);
+  const reduces = parts.some((p) => p.factor < 1);
+  return enlarges && reduces && factor < UNDONE && factor > 1 / UNDONE;
+}
+
 export function openKit(workspace: Workspace, job: Job): Kit {
   const left = new Set(job.leaveOut);
   const taken = <T extends { id: string }>(list: readonly T[]) =>
@@ -74,7 +84,9 @@ export function openKit(workspace: Workspace, job: Job): Kit {
       const key = JSON.stringify([lens.mountId, body.mountId]);
       const known = found.get(key);
       if (known) return known;
-      const fresh = findChains(lens, body, parts, mounts, MOST_PARTS).chains;
+      const fresh = findChains(lens, body, parts, mounts, MOST_PARTS).chains.filter(
+        (chain) => !undoesItself(chain),
+      );
       found.set(key, fresh);
       return fresh;
     },

@@ -85,13 +85,20 @@ function planOn(bodyId: string, passing: readonly Candidate[], job: Job): Omit<P
   return { bodyId, steps, gaps };
 }
 
-/** Of misses for how they are had, or for what they weigh or cost, the one that closes most of a gap. */
-function closerOf(gap: Window, near: readonly Candidate[], bodyId: string): Candidate | null {
-  const shareOf = (c: Candidate) =>
+/**
+ * Of what passes on other bodies, and of misses for how they are had or for what they weigh or cost, the one that
+ * closes most of a gap.
+ */
+function closerOf(gap: Window, others: readonly Candidate[], bodyId: string): Candidate | null {
+  const shareOf = (c: Candidate) => {
+    const within = withinSpan(c.views, gap).filter(
+      ({ from, to }) => to > from || (from > gap.from && to < gap.to),
+    );
     // A single view closes a little.
-    logWidth(withinSpan(c.views, gap).map(({ from, to }) => ({ from, to: to * (1 + 1e-9) })));
+    return logWidth(within.map(({ from, to }) => ({ from, to: to * (1 + 1e-9) })));
+  };
   const CLOSES = ['source', 'mass', 'price', 'range'];
-  const closing = near.filter(
+  const closing = others.filter(
     (c) => c.fails.every((f) => CLOSES.includes(f.code)) && shareOf(c) > 0,
   );
   return (
@@ -122,5 +129,10 @@ export function coveragePlan(
       a.steps.length - b.steps.length,
   );
   if (!best) return null;
-  return { ...best, closers: best.gaps.map((gap) => closerOf(gap, near, best.bodyId)) };
+  return {
+    ...best,
+    closers: best.gaps.map((gap) =>
+      closerOf(gap, [...near, ...passing.filter((c) => c.bodyId !== best.bodyId)], best.bodyId),
+    ),
+  };
 }

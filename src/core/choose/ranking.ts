@@ -13,11 +13,17 @@ const last = (value: number | null): number => value ?? Number.MAX_VALUE;
 /** Any order of ids will do, as long as it is one. */
 const byId = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 
-/** The better first: more of the views, fewer unknowns, less scale-up, more light, fewer parts, lighter, cheaper. */
+/** Risks of a kind: hardly any, a small one, and what is nearer to a coin's toss. */
+const RISK_STEPS = [0.05, 0.15];
+const riskStep = ({ risk }: Candidate): number =>
+  RISK_STEPS.filter((step) => risk !== null && risk.risk > step).length;
+
+/** The better first: more of the views, fewer unknowns, less risk, less scale-up, more light, fewer parts, lighter, cheaper. */
 export function byRank(a: Candidate, b: Candidate): number {
   return (
     shareStep(b) - shareStep(a) ||
     a.unknowns.length - b.unknowns.length ||
+    riskStep(a) - riskStep(b) ||
     Math.round(100 * a.scale) - Math.round(100 * b.scale) ||
     Math.round(12 * Math.log2(last(a.tStop))) - Math.round(12 * Math.log2(last(b.tStop))) ||
     a.partIds.length - b.partIds.length ||
@@ -36,14 +42,16 @@ export const byNearness = (a: Candidate, b: Candidate): number =>
 /** A miss is near where one thing alone is missing, and something would mend it. */
 const isNearMiss = (c: Candidate): boolean =>
   c.fails.length === 1 && Number.isFinite(awayOf(c)) && awayOf(c) <= NEAR;
-/** A miss by more than this, as log2 of a ratio, is too far to be shown. */
-const NEAR = 0.7;
+/** A miss by more than this, as log2 of a ratio, is not near: 23 %, or a third of a stop. An assumption. */
+const NEAR = 0.3;
 
 export interface Kept {
   passing: Candidate[];
   near: Candidate[];
   /** How many passed, more than are kept where there are very many. */
   passed: number;
+  /** How many of them serve all of the views. */
+  whole: number;
   judged: number;
   /** How many failed first of all by each code. */
   failedBy: Partial<Record<string, number>>;
@@ -53,6 +61,7 @@ export const nothingKept = (): Kept => ({
   passing: [],
   near: [],
   passed: 0,
+  whole: 0,
   judged: 0,
   failedBy: {},
 });
@@ -78,6 +87,7 @@ export function keep(kept: Kept, candidate: Candidate): boolean {
   kept.judged += 1;
   if (passes(candidate)) {
     kept.passed += 1;
+    if (candidate.share >= WHOLE_SHARE) kept.whole += 1;
     takeIn(kept.passing, candidate, MOST_PASSING, byRank);
     return true;
   }
@@ -93,6 +103,7 @@ export function together(all: readonly Kept[]): Kept {
   const sum = nothingKept();
   for (const one of all) {
     sum.passed += one.passed;
+    sum.whole += one.whole;
     sum.judged += one.judged;
     for (const [code, count] of Object.entries(one.failedBy))
       sum.failedBy[code] = (sum.failedBy[code] ?? 0) + (count ?? 0);

@@ -2,13 +2,14 @@
  * The radius within which corners are accepted, for a lens behind a train, over zoom and aperture. Computed once
  * for a lens and a train, and used for every body and mode they are put on.
  */
-import { isClearAt, type Travel } from '../frame';
+import type { Travel } from '../frame';
 import { type Offset, type FrameSize, apertureSeries, isAsOpenAs, MARK_SLACK } from '../optics';
-import { type Halo, acceptedRadius, lensAt } from '../halo';
+import { type Halo, acceptedRadius, type HaloEvidence, lensAt } from '../halo';
 import type { Window } from '../maths';
 import { openFNumberAt, type Lens } from '../kit/records';
 import { apertureControl, extensionMm, type Train } from '../rig/train';
 import { haloThrough, seenFrom } from '../rig';
+import { evidenceBehind, riskIn, spareIn } from '../rig/judged';
 import { zoomPlaces } from '../sweep';
 import type { ServedAt } from './candidate';
 
@@ -39,7 +40,9 @@ export interface Covered {
   scale: number;
   /** Least scale-up that would clear the corners somewhere in the span; null where none does. */
   leastScale: number | null;
-  /** How it is set for the views it was asked for, by the widest of them. */
+  /** Whether somewhere in the span it may be Clear as well as not, where it nowhere is for sure. */
+  isToss: boolean;
+  /** How it is set for the views it was asked for, by the view. */
   served: Map<number, ServedAt | null>;
 }
 
@@ -57,6 +60,8 @@ export interface Reach {
   known: Map<number, Float64Array>;
   /** The best aperture at every place for the range asked last: mostly it is the same for every mode. */
   best: { range: ApertureRange; at: (BestAt | undefined)[] };
+  /** The halo and what it rests on at a setting, by focal length and f-number. */
+  thrown: Map<string, Thrown>;
   /** What was found for what was wanted. */
   covered: Map<string, Covered>;
 }
@@ -70,16 +75,57 @@ export const reachOf = (lens: Lens, train: Train, limitStops: number): Reach => 
   closes: apertureControl(lens, train.parts) !== 'nothing',
   known: new Map(),
   best: { range: { from: 0, to: 0 }, at: [] },
+  thrown: new Map(),
   covered: new Map(),
 });
 
-/** The halo at a focal length and an aperture, focused far away, about the lens's own axis. */
-export const haloAt = (
-  { lens, train, extensionMm: extension }: Reach,
-  focalMm: number,
-  fNumber: number,
-): Halo =>
-  haloThrough(lensAt(lens, { focalMm, fNumber, focusM: null, extensionMm: extension }), train);
+/** The lens at a focal length and an aperture, focused far away. */
+const setAt = ({ lens, extensionMm: extension }: Reach, focalMm: number, fNumber: number) =>
+  lensAt(lens, { focalMm, fNumber, focusM: null, extensionMm: extension });
+
+/** The halo at a focal length and an aperture, about the lens's own axis. */
+export const haloAt = (reach: Reach, focalMm: number, fNumber: number): Halo =>
+  haloThrough(setAt(reach, focalMm, fNumber), reach.train);
+
+/** A halo about the lens's own axis, and what it rests on. */
+interface Thrown {
+  halo: Halo;
+  evidence: HaloEvidence;
+}
+
+function thrownAt(reach: Reach, focalMm: number, fNumber: number): Thrown {
+  const key = `${focalMm} ${fNumber}`;
+  const known = reach.thrown.get(key);
+  if (known) return known;
+  const { train } = reach;
+  const at = setAt(reach, focalMm, fNumber);
+  const halo = haloThrough(at, train);
+  const fresh = { halo, evidence: evidenceBehind({ at, train, halo }) };
+  reach.thrown.set(key, fresh);
+  return fresh;
+}
+
+const askedOf = (halo: Halo, { frame, middle, travel }: Framed, limitStops: number) => ({
+  halo: seenFrom(halo, middle),
+  delivered: frame,
+  travel,
+  limitStops,
+});
+
+/** How far a setting is beyond Clear or short of it, as the Bench has it: negative where it is a coin's toss. */
+export function spareAt(reach: Reach, focalMm: number, fNumber: number, framed: Framed): number {
+  const { halo, evidence } = thrownAt(reach, focalMm, fNumber);
+  return spareIn(askedOf(halo, framed, reach.limitStops), () => evidence);
+}
+
+/** How likely a setting is not Clear, and what that rests on. */
+export function riskAt(reach: Reach, focalMm: number, fNumber: number, framed: Framed) {
+  const { halo, evidence } = thrownAt(reach, focalMm, fNumber);
+  return {
+    risk: riskIn(askedOf(halo, framed, reach.limitStops), evidence),
+    evidence: evidence.kind,
+  };
+}
 
 /** The widest aperture allowed at a focal length; null where even that is too slow or the lens closes too little. */
 export function firstAperture(reach: Reach, focalMm: number, range: ApertureRange): number | null {
@@ -107,7 +153,7 @@ const thirdOf = ({ lens }: Reach, third: number): number =>
   Math.min(THIRDS[third] ?? 1, lens.closedFNumber);
 
 /** Every aperture allowed at a focal length: the widest, and the marked third stops beyond it. */
-function aperturesAt(reach: Reach, focalMm: number, range: ApertureRange): number[] {
+export function aperturesAt(reach: Reach, focalMm: number, range: ApertureRange): number[] {
   const first = firstAperture(reach, focalMm, range);
   if (first === null) return [];
   const [from, to] = thirdsAllowed(reach, first, range);
@@ -184,13 +230,11 @@ export function bestAt(reach: Reach, place: number, range: ApertureRange): BestA
   return fresh;
 }
 
-/** The widest aperture allowed at which a frame is Clear; null for none. */
+/** The widest aperture allowed at which a frame is Clear and no coin's toss; null for none. */
 export const firstClear = (
   reach: Reach,
   focalMm: number,
   range: ApertureRange,
-  { frame, middle, travel }: Framed,
+  framed: Framed,
 ): number | null =>
-  aperturesAt(reach, focalMm, range).find((n) =>
-    isClearAt(seenFrom(haloAt(reach, focalMm, n), middle), frame, travel, reach.limitStops),
-  ) ?? null;
+  aperturesAt(reach, focalMm, range).find((n) => spareAt(reach, focalMm, n, framed) >= 0) ?? null;

@@ -1,7 +1,8 @@
-/** How a lens behind a train is set where it serves the widest of the views wanted. */
+/** How a lens behind a train is set where it serves a view, and how surely. */
 import type { ServedAt } from './candidate';
+import type { Window } from '../maths';
 import type { Wanted } from './covered';
-import { firstClear, type Covered, type Reach } from './reach';
+import { firstClear, riskAt, type Covered, type Reach } from './reach';
 
 /** Between no scale-up and the most so many are tried. */
 const SCALE_STEPS = 8;
@@ -13,37 +14,46 @@ function scalesToTry(scale: number, most: number): number[] {
   return [...even, Math.min(most, scale * 1.0005)].toSorted((a, b) => a - b);
 }
 
-/** Where, how far closed, and with what scale-up the widest of the views is served; null where none is. */
-export function servedAt(
-  reach: Reach,
-  wanted: Wanted,
-  covered: Covered,
-  viewFrom: number,
-): ServedAt | null {
-  const known = covered.served.get(viewFrom);
-  if (known !== undefined) return known;
-  const fresh = servedAnew(reach, wanted, covered, viewFrom);
-  covered.served.set(viewFrom, fresh);
-  return fresh;
-}
-
-function servedAnew(
+/** How one view, an engraved focal length times its scale-up, is served with the least scale-up; null where it is not. */
+function settingFor(
   reach: Reach,
   { frame, middle, travel, apertures, mostScale }: Wanted,
-  { views, scale }: Covered,
-  viewFrom: number,
+  scale: number,
+  view: number,
 ): ServedAt | null {
-  const [first] = views;
-  if (!first) return null;
   const { focalMinMm, focalMaxMm } = reach.lens;
-  // The widest view that is wanted and served; slightly inside the window's end, where rounding cannot lose it.
-  const inside = first.to > first.from ? 1.0005 : 1;
-  const view = Math.min(first.to, Math.max(first.from, viewFrom) * inside);
   for (const postScale of scalesToTry(scale, mostScale)) {
     const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
     const small = { widthMm: frame.widthMm / postScale, heightMm: frame.heightMm / postScale };
-    const fNumber = firstClear(reach, focalMm, apertures, { frame: small, middle, travel });
-    if (fNumber !== null) return { focalMm, fNumber, postScale };
+    const framed = { frame: small, middle, travel };
+    const fNumber = firstClear(reach, focalMm, apertures, framed);
+    if (fNumber !== null)
+      return { focalMm, fNumber, postScale, ...riskAt(reach, focalMm, fNumber, framed) };
   }
   return null;
+}
+
+/** Slightly inside a window's end, where rounding cannot lose it. */
+const INSIDE = 1.0005;
+
+/**
+ * How a lens is set for the ends and the middle of a window of the views it covers, the widest first; where even that
+ * is lost to rounding, nothing.
+ */
+export function servedOver(
+  reach: Reach,
+  wanted: Wanted,
+  { scale, served }: Covered,
+  { from, to }: Window,
+): ServedAt[] {
+  const views =
+    to > from * INSIDE ** 2 ? [from * INSIDE, Math.sqrt(from * to), to / INSIDE] : [from];
+  return views.flatMap((view) => {
+    let found = served.get(view);
+    if (found === undefined) {
+      found = settingFor(reach, wanted, scale, view);
+      served.set(view, found);
+    }
+    return found ?? [];
+  });
 }

@@ -2,9 +2,19 @@
 import type { Body, Job } from '../kit/records';
 import type { Window } from '../maths';
 import { stopsBetweenFNumbers } from '../optics';
-import { fWords, fixed, scaleUpWords, short, stopsWords, tWords } from '../words';
-import { passes, type Candidate, type Fail, type Unknown } from './candidate';
+import {
+  fWords,
+  fixed,
+  riskFigure,
+  riskWords,
+  scaleUpWords,
+  short,
+  stopsWords,
+  tWords,
+} from '../words';
+import { passes, type Candidate, type CropUsed, type Fail, type Unknown } from './candidate';
 import { WHOLE_SHARE } from './judging';
+import type { Plan } from './plan';
 import { spanWords, focal } from '../sweep';
 
 const whole = (value: number): string => fixed(value, 0);
@@ -12,6 +22,43 @@ const whole = (value: number): string => fixed(value, 0);
 /** Views as they are said, never more than is served: "24–35.2 mm and 40–50 mm". */
 export const viewWords = (views: readonly Window[]): string =>
   views.map((view) => `${spanWords(view)} mm`).join(' and ');
+
+/** Views nothing serves, never less than is open. */
+export const openWords = (gap: Window): string => `${spanWords(gap, 'outward')} mm`;
+
+/** What a plan rests on that nobody measured, said before its steps; empty where all of it is measured. */
+export function planDoubts({ steps }: Pick<Plan, 'steps'>): string[] {
+  const rigs = steps.map((s) => s.candidate);
+  const unmeasured = rigs.flatMap(({ risk }) =>
+    risk !== null && risk.evidence !== 'measured' ? [risk] : [],
+  );
+  const worst = unmeasured.toSorted((a, b) => b.risk - a.risk)[0];
+  const glass = rigs.filter(({ unknowns }) => unknowns.includes('rear glass')).length;
+  const rests = (n: number) =>
+    rigs.length === 1 ? 'It rests' : `${n} of ${rigs.length} rigs ${n === 1 ? 'rests' : 'rest'}`;
+  return [
+    ...(worst
+      ? [
+          `${rests(unmeasured.length)} on halos nobody measured: ${riskFigure(worst.risk, worst.evidence)}.`,
+        ]
+      : []),
+    ...(glass > 0
+      ? [`${rests(glass)} on rear glass nobody measured: look before it is mounted.`]
+      : []),
+  ];
+}
+
+/** Limits that cannot be met together, in a sentence; null where they can. */
+export function contradictionOf(job: Job): string | null {
+  const { shallowFNumber: shallow, deepFNumber: deep, sources, viewFromMm, viewToMm } = job;
+  if (viewToMm < viewFromMm)
+    return `No view is both at least ${focal(viewFromMm)} mm and at most ${focal(viewToMm)} mm.`;
+  if (shallow !== null && deep !== null && deep > shallow)
+    return `No depth is both as shallow as ${fWords(shallow, 1)} and as deep as ${fWords(deep, 1)}.`;
+  return sources.length === 0
+    ? 'No way of having gear is allowed: at hand, rented or bought.'
+    : null;
+}
 
 /** How the sensor stands in what was judged; null where no body's moves. */
 export function judgedWords({ stabilised }: Job, bodies: readonly Body[]): string | null {
@@ -46,6 +93,18 @@ const DEPTH = (has: number, wants: number): string =>
     ? `not shallow enough: as ${fWords(has, 1)} on 36×24, ${fWords(wants, 1)} is wanted`
     : `not deep enough: as ${fWords(has, 1)} on 36×24, ${fWords(wants, 1)} is wanted`;
 
+function cornersFail(has: number | null, words: string | undefined): string {
+  if (words === 'untold')
+    return `a guess: nobody told what it hangs on, and one in ${short(1 / (has ?? 1), 0)} is otherwise`;
+  const how =
+    words === 'toss'
+      ? 'a coin’s toss at the corners: Clear or not'
+      : 'corners dark at every setting';
+  return has === null
+    ? `${how}, and no scale-up mends it`
+    : `${how}; ${scaleUpWords(has)} of scale-up would make sure`;
+}
+
 const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string>> = {
   fit: ({ words = '' }) => words.replace(/\.$/, ''),
   stabiliser: () => 'the sensor does not move: no stabiliser',
@@ -64,10 +123,9 @@ const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string
   light: ({ has, wants }) =>
     `${stopsBetween(has ?? 1, wants ?? 1)} too slow: ${tWords(has ?? 0, 1)} at best, T${short(wants ?? 0, 1)} is wanted`,
   depth: ({ has, wants }) => DEPTH(has ?? 0, wants ?? 0),
-  corners: ({ has }) =>
-    has === null
-      ? 'corners dark at every setting, and no scale-up mends them'
-      : `corners dark at every setting; ${scaleUpWords(has)} of scale-up would clear them`,
+  corners: ({ has, words }) => cornersFail(has, words),
+  risk: ({ has, wants }) =>
+    `risk ${riskWords(has ?? 1)} that a corner is not Clear; ${riskWords(wants ?? 0)} will do`,
   range: ({ has }) =>
     `serves ${whole(Math.floor(100 * (has ?? 0)))} % of the views, all are wanted`,
   mass: ({ has, wants, words }) =>
@@ -91,7 +149,15 @@ const WAYS_OUT: Readonly<Record<Fail['code'], (fail: Fail) => string | null>> = 
   view: ({ has, wants }) => `take ${focal(has ?? 0)} mm for ${focal(wants ?? 0)}`,
   light: ({ has }) => `take T${fixed(has ?? 0, 1)}`,
   depth: ({ has }) => `take the depth of ${fWords(has ?? 0, 1)} on 36×24`,
-  corners: ({ has }) => (has === null ? null : `allow ${scaleUpWords(has)} of scale-up`),
+  corners: ({ has, words }) =>
+    words === 'untold'
+      ? 'say in the Kit what it is'
+      : words === 'toss'
+        ? 'shoot a test frame'
+        : has === null
+          ? null
+          : `allow ${scaleUpWords(has)} of scale-up`,
+  risk: () => 'shoot a test frame',
   range: () => 'take it for part of the views',
   mass: ({ has, wants }) => `carry ${whole(over(has, wants))} g more`,
   price: ({ has, wants }) => `spend ${whole(over(has, wants))} more`,
@@ -119,13 +185,29 @@ const UNKNOWN_WORDS: Readonly<Record<Unknown, string>> = {
 const unknownWords = (unknowns: readonly Unknown[]): string =>
   unknowns.map((u) => UNKNOWN_WORDS[u]).join(', ');
 
+/** A crop as it is switched on: "digital zoom ×1.5", "stabilisation crop"; the whole read-out has no word. */
+const cropWords = ({ cropId, digitalZoom }: CropUsed): string => {
+  const ways = [
+    ...(cropId === null ? [] : ['a stabilisation crop']),
+    ...(digitalZoom === 1 ? [] : [`digital zoom ×${digitalZoom}`]),
+  ];
+  return ways.length === 0 ? '' : ` with ${ways.join(' and ')}`;
+};
+
+/** The views it serves, and with which crops: "24–50 mm and 50–75 mm with digital zoom ×1.5". */
+export const servedWords = ({ views, crops }: Pick<Candidate, 'views' | 'crops'>): string =>
+  crops.length > 0
+    ? crops.map((crop) => `${viewWords(crop.views)}${cropWords(crop)}`).join(', ')
+    : viewWords(views);
+
 /** Why it passes, or everything it is known to fail by, in one sentence. */
 export function reasonOf(candidate: Candidate, job: Job): string {
-  const { views, share, scale, unknowns } = candidate;
+  const { share, scale, unknowns, risk } = candidate;
   const unsure = unknowns.length > 0 ? `; ${unknownWords(unknowns)}` : '';
   if (!passes(candidate))
     return `${capital(candidate.fails.map((f) => failWords(f, job)).join('; '))}${unsure}.`;
   const all = share >= WHOLE_SHARE ? ', all that is wanted' : '';
   const scaled = scale > 1.0005 ? `, scaled up by as much as ${scaleUpWords(scale)}` : '';
-  return `Clear at ${viewWords(views)}${all}, ${lightWords(candidate)}${scaled}${unsure}.`;
+  const sure = risk === null ? '' : `, ${riskFigure(risk.risk, risk.evidence)}`;
+  return `Clear at ${servedWords(candidate)}${all}, ${lightWords(candidate)}${scaled}${sure}${unsure}.`;
 }

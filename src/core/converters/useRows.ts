@@ -1,10 +1,11 @@
 /** Rows of corners and focus. */
+import { verdictWords } from '../frame';
 import { closestOf, autofocusWords, slowerNote } from './rowFigures';
 import { asOnBench, ratio, stopsApart, words } from './rowParts';
 import { differs } from './seen';
 import { VISIBLE_DIFFERENCE } from '../optics';
 import { explain, knownAt, knownWords, whyKnown } from '../rig/readings';
-import { riskWords, fixed, metres, percent, stopsWords, times } from '../words';
+import { riskFigure, fixed, metres, percent, stopsWords, times } from '../words';
 import type { ConverterRow, RowGroup } from './rowTypes';
 
 /** What its owner said of the bare lens here; behind a converter it holds for the lens alone. */
@@ -28,10 +29,12 @@ export const USE_ROWS: readonly RowGroup[] = [
         id: 'verdict',
         name: 'Verdict',
         cell: ({ column: { report } }) => ({
-          figure: report.fitProblem?.words ?? report.verdict.kind,
-          note: `risk ${riskWords(report.verdict.risk)}, ${report.halo.evidence.kind}`,
+          figure: report.fitProblem?.words ?? verdictWords(report.verdict),
+          note: riskFigure(report.verdict.risk, report.halo.evidence.kind),
         }),
-        differs: words(({ column: { report } }) => report.fitProblem?.words ?? report.verdict.kind),
+        differs: words(
+          ({ column: { report } }) => report.fitProblem?.words ?? verdictWords(report.verdict),
+        ),
         why: asOnBench('verdict'),
       },
       {

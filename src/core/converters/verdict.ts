@@ -1,4 +1,5 @@
 /** Converter, crop, or step closer? And for a reducer: what it gives and what it asks for. */
+import { isSurelyClear, verdictWords } from '../frame';
 import { VISIBLE_DIFFERENCE, customaryStops, distanceInFocals } from '../optics';
 import { resolutionOf } from '../kit/records';
 import { converterOrCrop } from '../rig/report';
@@ -96,7 +97,7 @@ const kindOf = (gain: number) => {
 
 function reducerHeadline({ title, report }: ConverterColumn, light: number): string {
   const gives = light > 0 ? 'light and view' : 'view, and no light';
-  return report.verdict.kind === 'Clear'
+  return isSurelyClear(report.verdict)
     ? `${title} gives ${gives}`
     : `${title} gives ${gives}, and costs corners`;
 }
@@ -105,8 +106,8 @@ function reducerVerdict(base: ConverterColumn, column: ConverterColumn): Weighin
   const light = lightAgainst({ column, base });
   const { report } = column;
   const custom = customaryStops(report.optics.train.factor);
-  const covers = report.verdict.kind;
-  const before = base.report.verdict.kind;
+  const covers = verdictWords(report.verdict);
+  const before = verdictWords(base.report.verdict);
   const risk = riskWords(report.verdict.risk);
   return {
     headline: reducerHeadline(column, light),
@@ -122,7 +123,7 @@ function frontVerdict(base: ConverterColumn, column: ConverterColumn): WeighingV
   const takes = -lightAgainst({ column, base });
   return {
     headline: `${title} reaches farther`,
-    because: `The view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)} at the same f-number; its glass takes ${stopsWords(takes, 2)}. Corners: ${report.verdict.kind}, ${base.report.verdict.kind} without it.`,
+    because: `The view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)} at the same f-number; its glass takes ${stopsWords(takes, 2)}. Corners: ${verdictWords(report.verdict)}, ${verdictWords(base.report.verdict)} without it.`,
     sure: 'How sharp glass before a lens is no figure here tells: two test frames of fine detail, cropped and converted, settle it.',
     steps: stepWords(base, reach),
   };

@@ -10,8 +10,8 @@ import {
   transmissionAt,
   type Halo,
 } from '../halo';
-import { whereFalling } from '../maths';
-import type { FrameSize } from '../optics';
+import { keptIn, whereFalling } from '../maths';
+import type { FrameSize, Offset } from '../optics';
 import {
   areaShare,
   cornerRadii,
@@ -33,6 +33,25 @@ export const betterVerdict = (a: VerdictKind, b: VerdictKind): VerdictKind =>
 /** Below this share of the frame lit through the rims, the frame looks through a keyhole. */
 export const KEYHOLE_SHARE = 0.85;
 
+/** What a verdict's face shows. */
+export interface VerdictFace {
+  /** By what is expected. */
+  kind: VerdictKind;
+  /** The likeliest other one where it is a coin's toss; null where the first is likely enough to act on. */
+  or: VerdictKind | null;
+}
+
+/** The two of a toss, the better first; twice the same where it is none. */
+export const bothOf = ({ kind, or }: VerdictFace): [better: VerdictKind, worse: VerdictKind] =>
+  or !== null && betterVerdict(kind, or) === or ? [or, kind] : [kind, or ?? kind];
+
+/** A verdict in words: "Shaded", "Clear or Shaded". */
+export const verdictWords = (face: VerdictFace): string => [...new Set(bothOf(face))].join(' or ');
+
+/** Whether it is Clear, and no coin's toss. */
+export const isSurelyClear = ({ kind, or }: VerdictFace): boolean =>
+  kind === 'Clear' && or === null;
+
 export interface Verdict {
   kind: VerdictKind;
   /** Darkness of the worst corner over the travel, stops, + is darker; null where no light comes. */
@@ -41,33 +60,46 @@ export interface Verdict {
   worstCornerTransmission: number;
 }
 
-/**
- * Whether less than 85 % of the frame has more than 1/8 of the light through the rims: whether the
- * circle that would hold 85 % of it is already darker than that at its edge.
- */
-function isKeyhole(halo: Halo, frame: FrameSize): boolean {
-  const { centre } = halo;
-  const farthest = worstCornerRadius(frame, centre, NO_TRAVEL);
-  const needed = whereFalling((r) => -areaShare(frame, centre, r), -KEYHOLE_SHARE, 0, farthest);
-  return transmissionAt(halo.rims, needed) < HARD_TRANSMISSION;
+const keyholeRadii = new Map<string, number>();
+
+/** Radius of the circle about a halo's centre that holds 85 % of a frame, mm. */
+export function keyholeRadiusMm(frame: FrameSize, centre: Offset): number {
+  const { widthMm, heightMm } = frame;
+  return keptIn(keyholeRadii, `${widthMm} ${heightMm} ${centre.xMm} ${centre.yMm}`, () => {
+    const farthest = worstCornerRadius(frame, centre, NO_TRAVEL);
+    return whereFalling((r) => -areaShare(frame, centre, r), -KEYHOLE_SHARE, 0, farthest);
+  });
 }
 
 /**
- * Verdict on the worst corner over the travel. Keyhole: less than 85 % of the frame has more than 1/8
- * through the rims. Clipped: the worst corner has less than 1/8. Clear: no darker than `limitStops`.
- * Shaded: darker, and can be lifted. Rules of this program, see docs/optics.md "Verdict".
+ * Verdict where the worst corner lies so far from the halo's centre. Keyhole: less than 85 % of the frame has more than
+ * 1/8 through the rims, for which the circle that holds 85 % of it is already darker than that at its edge, `keyholeMm`.
+ * Clipped: the worst corner has less than 1/8. Clear: no darker than `limitStops`. Shaded: darker, and can be lifted.
+ * Rules of this program, see docs/optics.md "Verdict".
  */
-export function judge(halo: Halo, frame: FrameSize, travel: Travel, limitStops: number): Verdict {
-  const { transmission, light } = lightAt(halo, worstCornerRadius(frame, halo.centre, travel));
+export function judgeAt(
+  halo: Halo,
+  cornerMm: number,
+  limitStops: number,
+  keyholeMm: () => number,
+): Verdict {
+  const { transmission, light } = lightAt(halo, cornerMm);
   const worstCornerStops = darknessStops(light);
   let kind: VerdictKind;
   if (transmission < HARD_TRANSMISSION) {
-    kind = isKeyhole(halo, frame) ? 'Keyhole' : 'Clipped';
+    const isKeyhole = transmissionAt(halo.rims, keyholeMm()) < HARD_TRANSMISSION;
+    kind = isKeyhole ? 'Keyhole' : 'Clipped';
   } else {
     kind = worstCornerStops !== null && worstCornerStops <= limitStops ? 'Clear' : 'Shaded';
   }
   return { kind, worstCornerStops, worstCornerTransmission: transmission };
 }
+
+/** Verdict on the worst corner over the travel. */
+export const judge = (halo: Halo, frame: FrameSize, travel: Travel, limitStops: number): Verdict =>
+  judgeAt(halo, worstCornerRadius(frame, halo.centre, travel), limitStops, () =>
+    keyholeRadiusMm(frame, halo.centre),
+  );
 
 /** Whether the verdict is Clear; quicker than the verdict where it is not. */
 export function isClearAt(

@@ -25,4 +25,3 @@ export {
   turned,
 } from './rig';
 export { haloThrough, readOutFromAxis, seenFrom, type Situation, situationOf } from './situation';
-export { isClear, marginOf, scaleUpOf, spareStopsOf, verdictIn, verdictOf } from './verdicts';

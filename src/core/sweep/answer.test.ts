@@ -1,9 +1,10 @@
+import { isSurelyClear } from '../frame';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { plainRig, plainLens } from '../../../tests/support/plainRig';
 import { evaluate } from '../rig/report';
-import { isClear, spareStopsOf, verdictOf } from '../rig';
+import { isClear, spareOf } from '../rig/judged';
 import { clearShare, sweepAnswer } from './answer';
 import { apertureSteps } from './axes';
 import { coverageCurve } from './curve';
@@ -24,7 +25,7 @@ describe('the apertures a focal length is Clear at', () => {
     label,
     span: { from: 18, to: 35 },
     windows: windows.map(([from, to]) => ({ from, to })),
-    gaps: [],
+    tosses: [],
   });
   const answer = {
     ...sweepAnswer(rig),
@@ -58,9 +59,9 @@ describe('the windows of a zoom', () => {
       for (let k = 0; k <= 500; k += 1) {
         const focalMm = lens.focalMinMm * (lens.focalMaxMm / lens.focalMinMm) ** (k / 500);
         const at = turned(rig, { focalMm, fNumber });
-        if (Math.abs(spareStopsOf(at)) < 1e-3) continue;
+        if (Math.abs(spareOf(at)) < 1e-3) continue;
         const inside = windows?.windows.some((w) => w.from <= focalMm && focalMm <= w.to);
-        expect(inside, `${step.label} ${focalMm}`).toBe(verdictOf(at).kind === 'Clear');
+        expect(inside, `${step.label} ${focalMm}`).toBe(isClear(at));
       }
     }
   });
@@ -84,7 +85,7 @@ describe('the windows of a zoom', () => {
       expect(isClear(turned(rig, { focalMm: widest!.focalMm - 0.15, fNumber }))).toBe(false);
       for (let focalMm = 18; focalMm <= 35; focalMm += 0.5) {
         const { coverage, verdict } = evaluate(turned(rig, { focalMm, fNumber }));
-        if (verdict.kind === 'Clear')
+        if (isSurelyClear(verdict))
           expect(coverage.acceptedMarginMm).toBeLessThan(roomiest!.marginMm + 0.08);
       }
     }
@@ -108,7 +109,7 @@ describe('the windows of a zoom', () => {
       const inside = now.windows.some(
         (w) => w.from <= of.settings.focalMm && of.settings.focalMm <= w.to,
       );
-      expect(inside, id).toBe(verdictOf(of).kind === 'Clear');
+      expect(inside, id).toBe(isClear(of));
     }
   });
 });
@@ -166,7 +167,7 @@ describe('in words', () => {
       'from 19 to 22 and from 30 mm',
     ],
   ])('%j is Clear %s', (windows, words) => {
-    expect(whereClear({ windows, span })).toBe(words);
+    expect(whereClear({ windows, tosses: [], span })).toBe(words);
   });
 
   it('a single place is told as it is read, a stretch never wider than it is', () => {
@@ -177,7 +178,7 @@ describe('in words', () => {
   });
 
   it('the headline says where and at which aperture', () => {
-    expect(sweepHeadline(rig.lens, sweepAnswer(rig).now)).toBe('Clear from 24.1 mm at f/1.8');
+    expect(sweepHeadline(rig.lens, sweepAnswer(rig).now)).toBe('Clear from 24.4 mm at f/1.8');
     expect(spotWords({ focalMm: 24, fNumber: 2.8284 })).toBe('24 mm at f/2.8');
     const prime = demoRig('lamplight');
     expect(sweepHeadline(prime.lens, sweepAnswer(prime).now)).toBe('Not Clear at f/1.4');
@@ -185,14 +186,17 @@ describe('in words', () => {
 });
 
 describe('the coverage curve', () => {
-  it('passes the line of the mode where the window ends', () => {
+  it('passes the line of the mode within the coin’s toss before the window, and its band where that is Clear', () => {
     const curve = coverageCurve(rig, 'focal');
     const own = curve.needed.find((n) => n.isOwn)!;
-    const { from } = sweepAnswer(rig).now.windows[0]!;
-    const before = curve.points.findLast((p) => p.at < from * 0.999)!;
-    const after = curve.points.find((p) => p.at > from * 1.001)!;
-    expect(before.acceptedMm).toBeLessThan(own.diameterMm + 0.01);
-    expect(after.acceptedMm).toBeGreaterThan(own.diameterMm - 0.01);
+    const { windows, tosses } = sweepAnswer(rig).now;
+    const [toss] = tosses;
+    expect(toss?.to).toBeCloseTo(windows[0]!.from, 1);
+    const before = curve.points.findLast((p) => p.at < toss!.from * 0.999)!;
+    const after = curve.points.find((p) => p.at > windows[0]!.from * 1.001)!;
+    expect(before.acceptedMm).toBeLessThan(own.diameterMm);
+    expect(after.acceptedMm).toBeGreaterThan(own.diameterMm);
+    expect(windows[0]!.from - toss!.from).toBeLessThan(2);
   });
 
   it('has its band about it and its samples on it', () => {

@@ -3,9 +3,10 @@ import { ASPECTS } from '../frame';
 import type { RigSettings } from '../kit/records';
 import { logWidth, towards } from '../maths';
 import { engravedAs } from '../optics';
-import { marginOf, spareStopsOf, turned, type Rig } from '../rig';
+import { turned, type Rig } from '../rig';
+import { marginOf, spareOf } from '../rig/judged';
 import { apertureSteps, askedOf, type SweepStep } from './axes';
-import { zoomPlaces, zoomWindows, type ZoomWindows } from './zoomWindows';
+import { gapsOf, zoomPlaces, zoomWindows, type Gap, type ZoomWindows } from './zoomWindows';
 
 /** A setting of zoom and aperture. */
 export interface Spot {
@@ -26,7 +27,7 @@ interface Widening {
 
 export interface SweepAnswer {
   /** At the aperture the rig is set to. */
-  now: ZoomWindows;
+  now: ZoomWindows & { gaps: Gap[] };
   /** At every aperture of the lens, the widest first. */
   byAperture: ZoomWindows[];
   /** The widest view that is Clear, at the aperture that leaves it most; null where none is. */
@@ -72,7 +73,7 @@ function spotsOf(rig: Rig, apertures: readonly SweepStep[], byAperture: readonly
   const clearAt = (focalMm: number, spots: Spot | null): Spot | null =>
     apertures.reduce((best, aperture) => {
       const { rig: set, cannot } = at(focalMm, aperture);
-      return cannot === null && spareStopsOf(set) >= 0 ? roomier(best, spotAt(set)) : best;
+      return cannot === null && spareOf(set) >= 0 ? roomier(best, spotAt(set)) : best;
     }, spots);
   const shortest = Math.min(...byAperture.flatMap((w) => w.windows.map(({ from }) => from)));
   if (!Number.isFinite(shortest)) return { widest: null, roomiest: null };
@@ -123,12 +124,16 @@ function widenings(rig: Rig, now: ZoomWindows): Widening[] {
 export function sweepAnswer(rig: Rig): SweepAnswer {
   const apertures = apertureSteps(rig);
   const byAperture = apertures.flatMap((step) => zoomWindows(rig, step) ?? []);
-  const now = zoomWindows(rig, apertureInUse(rig)) ?? {
-    label: apertureInUse(rig).label,
-    span: { from: rig.settings.focalMm, to: rig.settings.focalMm },
+  const step = apertureInUse(rig);
+  const { focalMm } = rig.settings;
+  const found = zoomWindows(rig, step);
+  const nowhere = {
+    label: step.label,
+    span: { from: focalMm, to: focalMm },
     windows: [],
-    gaps: [],
+    tosses: [],
   };
+  const now = { ...(found ?? nowhere), gaps: found ? gapsOf(rig, step, found) : [] };
   return {
     now,
     byAperture,

@@ -24,6 +24,8 @@ export {
   aperturesClearAt,
   focal,
   gapWords,
+  primeWords,
+  tossWords,
   spanWords,
   spareWords,
   spotWords,

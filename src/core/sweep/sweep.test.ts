@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../tests/support/demo';
 import { partOf, plainRig } from '../../../tests/support/plainRig';
-import { verdictOf, type Rig } from '../rig';
+import { type Rig } from '../rig';
+import { verdictOf } from '../rig/judged';
 import {
   apertureSteps,
   askedOf,
@@ -23,13 +24,18 @@ describe('sweep', () => {
   it('runs over every cell of two axes, row by row', () => {
     const cells = [...sweep(rig, apertureSteps(rig), focalSteps(rig, 5))];
     expect(cells).toHaveLength(apertureSteps(rig).length * 5);
-    expect(cells[0]).toMatchObject({ row: 'f/1.8', column: '18 mm', verdict: 'Clipped' });
-    expect(cells[4]).toMatchObject({ row: 'f/1.8', column: '35 mm', verdict: 'Clear' });
+    expect(cells[0]).toMatchObject({ row: 'f/1.8', column: '18 mm', verdict: { kind: 'Clipped' } });
+    expect(cells[4]).toMatchObject({
+      row: 'f/1.8',
+      column: '35 mm',
+      verdict: { kind: 'Clear', or: null },
+    });
   });
 
   it('says in each cell what the verdict is there', () => {
     for (const cell of sweep(rig, focusSteps(rig), focalSteps(rig, 4))) {
-      expect(cell.verdict).toBe(verdictOf(turned(rig, cell.settings)).kind);
+      const { kind, or } = verdictOf(turned(rig, cell.settings));
+      expect(cell.verdict).toEqual({ kind, or });
     }
   });
 
@@ -58,7 +64,7 @@ describe('sweep', () => {
       columnValue: 80,
       modeId: 'full',
       partIds: ['plain adapter'],
-      verdict: 'Clear',
+      verdict: { kind: 'Clear', or: null },
       cannot: null,
     });
     expect(cell?.settings.focalMm).toBe(80);

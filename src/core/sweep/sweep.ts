@@ -1,7 +1,8 @@
 /** One rig over any two of its axes. */
-import type { VerdictKind } from '../frame';
+import type { VerdictFace } from '../frame';
 import type { RigSettings } from '../kit/records';
-import { verdictOf, type Rig } from '../rig';
+import { type Rig } from '../rig';
+import { verdictOf } from '../rig/judged';
 import { askedOf, type SweepStep } from './axes';
 
 export interface SweepCell {
@@ -13,7 +14,7 @@ export interface SweepCell {
   modeId: string;
   partIds: string[];
   /** Null where the rig cannot be set so. */
-  verdict: VerdictKind | null;
+  verdict: VerdictFace | null;
   /** Null where it cannot be set so, and where no light comes. */
   worstCornerStops: number | null;
   /** Why it cannot be set so, a few words; null where it can. */
@@ -33,7 +34,7 @@ function cellAt(rig: Rig, row: SweepStep, column: SweepStep): SweepCell {
     settings: at.settings,
     modeId: at.mode.id,
     partIds: at.parts.map((p) => p.id),
-    verdict: judged?.kind ?? null,
+    verdict: judged && { kind: judged.kind, or: judged.or },
     worstCornerStops: judged?.worstCornerStops ?? null,
     cannot,
     rig: at,

@@ -1,10 +1,11 @@
 /** What a sweep says, in words. */
+import { verdictWords } from '../frame';
 import { isZoom, type Lens } from '../kit/records';
 import { engravedAs } from '../optics';
 import { towards, type Window } from '../maths';
 import { mm, scaleUpWords, short } from '../words';
 import type { Spot, SweepAnswer } from './answer';
-import type { Gap, ZoomWindows } from './zoomWindows';
+import type { Gap, Toss, ZoomWindows } from './zoomWindows';
 
 const digitsOf = (value: number): number => (value < 100 ? 1 : 0);
 
@@ -28,9 +29,9 @@ function endsOf({ from, to }: Window, side: 'inward' | 'outward'): [from: string
   return [short(from, 3), short(to, 3)];
 }
 
-/** Where it is Clear, as one window reads: "23.6–35". */
-export function spanWords(window: Window): string {
-  const [from, to] = endsOf(window, 'inward');
+/** A window as it reads, never more of it than there is, or of what is open never less: "23.6–35". */
+export function spanWords(window: Window, side: 'inward' | 'outward' = 'inward'): string {
+  const [from, to] = endsOf(window, side);
   return from === to ? from : `${from}–${to}`;
 }
 
@@ -39,9 +40,22 @@ const listed = (parts: readonly string[]): string =>
     ? (parts[0] ?? '')
     : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
 
+/** What a prime is at an aperture: "Clear", "Clear or Shaded", "not Clear". */
+export const primeWords = ({ windows, tosses }: ZoomWindows): string => {
+  const [toss] = tosses;
+  if (windows.length > 0) return 'Clear';
+  return toss ? verdictWords(toss) : 'not Clear';
+};
+
+/** A stretch that a coin's toss decides: "23.1 to 26 mm: Clear or Shaded". */
+export const tossWords = (toss: Toss): string => {
+  const [from, to] = endsOf(toss, 'outward');
+  return `${from === to ? from : `${from} to ${to}`} mm: ${verdictWords(toss)}`;
+};
+
 /** Where a zoom is Clear: "from 23.6 to 29 and from 33 mm", "at every focal length", "nowhere". */
-export function whereClear({ windows, span }: Pick<ZoomWindows, 'windows' | 'span'>): string {
-  if (windows.length === 0) return 'nowhere';
+export function whereClear({ windows, span, tosses }: Omit<ZoomWindows, 'label'>): string {
+  if (windows.length === 0) return tosses.length === 0 ? 'nowhere' : 'nowhere for sure';
   const ends = windows.map((window) => {
     const [atStart, atEnd] = [window.from <= span.from, window.to >= span.to];
     if (atStart && atEnd) return 'at every focal length';
@@ -79,9 +93,10 @@ export const gapWords = ({ scaleUp, ...gap }: Gap): string => {
 
 /** The answer in one sentence: "Clear from 23.6 mm at f/1.8." */
 export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
-  if (!isZoom(lens))
-    return now.windows.length > 0 ? `Clear at ${now.label}` : `Not Clear at ${now.label}`;
-  if (now.windows.length === 0) return `Nowhere Clear at ${now.label}`;
+  if (!isZoom(lens)) {
+    const words = primeWords(now);
+    return `${words.charAt(0).toUpperCase()}${words.slice(1)} at ${now.label}`;
+  }
   return `Clear ${whereClear(now)} at ${now.label}`;
 }
 

@@ -1,7 +1,10 @@
-/** Where along the zoom a rig is Clear, with exact ends, and what the gaps would need. */
+/** Where along the zoom a rig is Clear, with exact ends, where it is a coin's toss, and what the gaps would need. */
+import { ribbon } from '../rig/search';
+import { bothOf, type VerdictFace } from '../frame';
 import { isZoom, openFNumberAt } from '../kit/records';
 import { gapsBetween, peakBetween, windowsWhere, type Window, whereBeginning } from '../maths';
-import { scaleUpOf, spareStopsOf, turned, type Rig } from '../rig';
+import { turned, type Rig } from '../rig';
+import { expectedScaleUpOf, scaleUpOf, spareOf } from '../rig/judged';
 import { askedOf, type SweepStep } from './axes';
 
 /** Places along the zoom between which the halo has no more than one peak. */
@@ -32,50 +35,91 @@ function spanOf({ lens }: Rig, fNumber: number | null): Window | null {
     : { from: Math.exp(whereBeginning(opens, low, high, 30)), to: whole.to };
 }
 
-export interface Gap extends Window {
-  /** Least scale-up in post that makes all of it Clear; null where none does. */
-  scaleUp: number | null;
-}
-
 export interface ZoomWindows {
   /** The aperture, as its step is called. */
   label: string;
   /** Engraved focal lengths at which the lens opens so far, mm. */
   span: Window;
-  /** Engraved focal lengths at which it is Clear, mm; ends exact. */
+  /** Engraved focal lengths at which it is Clear and no coin's toss, mm; ends exact. */
   windows: Window[];
-  gaps: Gap[];
+  /** Where between them it may as well be Clear as not; empty for none. */
+  tosses: Toss[];
 }
 
-/** The most scale-up any place of a gap needs; null where one cannot be mended. */
-function scaleUpOver(scaleAt: (logF: number) => number | null, places: readonly number[]) {
-  const values = places.map(scaleAt);
-  if (values.some((v) => v === null)) return null;
-  const of = (x: number) => scaleAt(x) ?? Infinity;
-  const at = values.reduce<number>((b, v, i) => ((v ?? 0) > (values[b] ?? 0) ? i : b), 0);
-  const [low, high] = [places[at - 1] ?? places[at], places[at + 1] ?? places[at]];
-  const atPlace = values[at] ?? 1;
-  if (low === undefined || high === undefined || low === high) return atPlace;
-  const most = Math.max(atPlace, of(peakBetween(of, low, high)));
-  return Number.isFinite(most) ? most : null;
+/** What lies between the windows. */
+export interface Gap extends Window {
+  /** Least scale-up in post that makes all of it Clear; null where none does. */
+  scaleUp: number | null;
 }
+
+/** A stretch over which a coin's toss decides whether it is Clear. */
+export interface Toss extends Window, VerdictFace {}
+
+/** A toss stands beside a window, or is wide: so many places of a gap find it. */
+const TOSS_SAMPLES = 12;
+
+/** Where along a stretch of the zoom it is a coin's toss whether it is Clear. */
+const tossesIn = (at: (logF: number) => Rig, { from, to }: Window): Toss[] => {
+  const logAt = (place: number) => Math.log(from) + place * Math.log(to / from);
+  return ribbon((place) => at(logAt(place)), from === to ? 1 : TOSS_SAMPLES)
+    .filter((face) => face.or !== null && bothOf(face)[0] === 'Clear')
+    .map(({ kind, or, ...ends }) => ({
+      kind,
+      or,
+      from: ends.from === 0 ? from : Math.exp(logAt(ends.from)),
+      to: ends.to === 1 ? to : Math.exp(logAt(ends.to)),
+    }));
+};
+
+/** A rig with a step's aperture, by the logarithm of its focal length. */
+const along =
+  (rig: Rig, aperture: SweepStep) =>
+  (logF: number): Rig =>
+    askedOf(turned(rig, { focalMm: Math.exp(logF) }), [aperture]).rig;
 
 /** Where along the zoom the rig is Clear with the aperture of a step; null where the lens never opens so far. */
 export function zoomWindows(rig: Rig, aperture: SweepStep): ZoomWindows | null {
   const span = spanOf(rig, aperture.asked.settings?.fNumber ?? null);
   if (!span) return null;
-  const at = (logF: number): Rig =>
-    askedOf(turned(rig, { focalMm: Math.exp(logF) }), [aperture]).rig;
-  const inLog = windowsWhere((x) => spareStopsOf(at(x)), zoomPlaces(rig, span));
+  const at = along(rig, aperture);
+  const inLog = windowsWhere((x) => spareOf(at(x)), zoomPlaces(rig, span));
   const windows = inLog.map(({ from, to }) => ({
     from: from <= Math.log(span.from) ? span.from : Math.exp(from),
     to: to >= Math.log(span.to) ? span.to : Math.exp(to),
   }));
-  const isDark = !isZoom(rig.lens) && windows.length === 0;
-  const bare = isDark ? [span] : gapsBetween(windows, span);
-  const gaps = bare.map((gap) => ({
+  const tosses = between(rig, { windows, span }).flatMap((gap) => tossesIn(at, gap));
+  return { label: aperture.label, span, windows, tosses };
+}
+
+/** What windows leave of a span. */
+function between({ lens }: Rig, { windows, span }: Pick<ZoomWindows, 'windows' | 'span'>) {
+  const isDark = !isZoom(lens) && windows.length === 0;
+  return isDark ? [span] : gapsBetween(windows, span);
+}
+
+/** Places of a gap that are asked what scale-up they need. */
+const GAP_PLACES = 8;
+
+/** The most scale-up any place of a gap needs; null where one cannot be mended. */
+function scaleUpOver(at: (logF: number) => Rig, places: readonly number[]): number | null {
+  const expected = (x: number) => expectedScaleUpOf(at(x)) ?? Infinity;
+  const values = places.map(expected);
+  const most = values.reduce((best, v, i) => (v > (values[best] ?? 0) ? i : best), 0);
+  const [low, high] = [places[most - 1], places[most + 1]];
+  // Where most is expected to be needed may lie between two places.
+  const peak = low === undefined || high === undefined ? [] : [peakBetween(expected, low, high)];
+  const needed = [...places, ...peak].map((x) => scaleUpOf(at(x)));
+  return needed.reduce(
+    (all: number | null, one) => (all === null || one === null ? null : Math.max(all, one)),
+    1,
+  );
+}
+
+/** What lies between the windows at a step's aperture, and what it would need. */
+export function gapsOf(rig: Rig, aperture: SweepStep, found: ZoomWindows): Gap[] {
+  const at = along(rig, aperture);
+  return between(rig, found).map((gap) => ({
     ...gap,
-    scaleUp: scaleUpOver((x) => scaleUpOf(at(x)), zoomPlaces(rig, gap, 8)),
+    scaleUp: scaleUpOver(at, zoomPlaces(rig, gap, GAP_PLACES)),
   }));
-  return { label: aperture.label, span, windows, gaps };
 }

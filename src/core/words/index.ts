@@ -37,4 +37,4 @@ export {
 export { fileNameOf } from './fileName';
 export { escapedMarkup } from './markup';
 export { fail, named, ok, type Problem, problemText, type Result } from './problem';
-export { riskWords } from './risk';
+export { riskFigure, riskWords } from './risk';

@@ -1,4 +1,5 @@
 'use client';
+import { isSurelyClear } from '@/core/frame';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { Judgement, Workspace } from '@/core/kit/records';
@@ -101,7 +102,7 @@ export function RigOnBench(props: RigOnBenchProps) {
               <WaysOut
                 rig={rig}
                 kit={workspace.parts}
-                clear={report.verdict.kind === 'Clear'}
+                clear={isSurelyClear(report.verdict)}
                 torn={report.fitProblem !== null}
                 startsOpen={startsOpen}
                 onPreview={setPreviewed}

@@ -13,7 +13,6 @@ import {
   wayOutOf,
 } from '@/core/choose';
 import { type Job, type Workspace, fullName } from '@/core/kit/records';
-import { evaluate } from '@/core/rig/report';
 import type { Rig } from '@/core/rig';
 import { counted, fixed, riskWords } from '@/core/words';
 import { MenuButton } from '@/ui/controls/MenuButton';
@@ -189,9 +188,8 @@ export const CandidateRow = memo(function CandidateRow(props: CandidateRowProps)
   const { behind, areShown, isBehind, onShortlist, onOpen, onLeaveOut, onFold } = props;
   const rig = rigOf(candidate, job, workspace);
   const named = nameOf(candidate);
-  const report = rig && passes(candidate) ? evaluate(rig) : null;
   const wayOut = passes(candidate) ? null : wayOutOf(candidate);
-  const { massG, price } = candidate;
+  const { massG, price, risk } = candidate;
   const { lens, train, body, mode } = named;
   // Of what stands behind its gear's first row the mode alone is new.
   const [title, ...more] = isBehind ? [mode, lens, train, body] : [lens, train, body, mode];
@@ -210,8 +208,8 @@ export const CandidateRow = memo(function CandidateRow(props: CandidateRowProps)
       </Figure>
       <Figure data-narrow="hide">{grams(massG)}</Figure>
       <Figure data-narrow="hide">{priced(price)}</Figure>
-      <Figure data-narrow="hide" title={report ? `risk, ${report.halo.evidence.kind}` : undefined}>
-        {report ? riskWords(report.verdict.risk) : '–'}
+      <Figure data-narrow="hide" title={risk ? `risk at its worst, ${risk.evidence}` : undefined}>
+        {risk ? riskWords(risk.risk) : '–'}
       </Figure>
       <StarButton
         type="button"
@@ -227,7 +225,6 @@ export const CandidateRow = memo(function CandidateRow(props: CandidateRowProps)
       </div>
       <Reason>
         {reasonOf(candidate, job)}
-        {report && ` Risk ${riskWords(report.verdict.risk)}, ${report.halo.evidence.kind}.`}
         {wayOut && <em> To mend it: {wayOut}.</em>}
         {behind > 0 && ' '}
         {behind > 0 && (

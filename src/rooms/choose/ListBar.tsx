@@ -1,4 +1,6 @@
 'use client';
+import { type Job } from '@/core/kit/records';
+import { contradictionOf } from '@/core/choose';
 import { memo } from 'react';
 import styled from 'styled-components';
 import { TextButton } from '@/ui/controls/Buttons';
@@ -58,7 +60,8 @@ const FIRST_FAILED = {
   view: 'see too wide or too narrow',
   light: 'are too slow',
   depth: 'have another depth',
-  corners: 'have dark corners',
+  corners: 'have dark corners, or a coin’s toss at them',
+  risk: 'are too great a risk',
   range: 'serve part of the views alone',
   mass: 'are too heavy',
   price: 'are too dear',
@@ -72,6 +75,13 @@ function failingWords({ failedBy }: Search['found']): string {
     .slice(0, 4)
     .map(([code, n]) => `${n ?? 0} ${FIRST_FAILED[code as keyof typeof FIRST_FAILED]}`)
     .join(', ');
+}
+
+/** How many can do it: all of it, or part of the views. */
+function canWords({ passed, whole }: Search['found']): string {
+  const of = (n: number) => n.toLocaleString('en');
+  if (whole === passed) return `${of(passed)} can do it`;
+  return `${of(whole)} can do all of it, ${of(passed - whole)} part`;
 }
 
 /** How far the search is, and how to stop it. */
@@ -152,7 +162,7 @@ export function ListBar({ search, list }: ListBarProps) {
   return (
     <Bar>
       <TextButton aria-pressed={!showsNear} onPress={() => showsNear && turnNear()}>
-        {search.found.passed.toLocaleString('en')} can do it
+        {canWords(search.found)}
       </TextButton>
       <TextButton aria-pressed={showsNear} onPress={() => !showsNear && turnNear()}>
         {search.found.near.length} near misses
@@ -172,11 +182,11 @@ const nothingWords = ({ listing, showsNear }: ListInHand): string => {
 };
 
 /** Why there are no rows. */
-export function NoRows({ search, list }: ListBarProps) {
+export function NoRows({ search, list, job }: ListBarProps & { job: Job }) {
   if (search.state === 'running') return null;
   return (
     <Nothing>
-      <p>{nothingWords(list)}</p>
+      <p>{contradictionOf(job) ?? nothingWords(list)}</p>
       {!list.showsNear && <p>{failingWords(search.found)}.</p>}
       {!list.showsNear && search.found.near.length > 0 && (
         <p>

@@ -144,7 +144,7 @@ export function OpenJob(props: OpenJobProps) {
             onFold={list.fold}
           />
         ) : (
-          <NoRows search={search} list={list} />
+          <NoRows search={search} list={list} job={job} />
         )}
       </Left>
       <SidePanel

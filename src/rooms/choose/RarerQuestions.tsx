@@ -99,6 +99,18 @@ function JudgingAndHaving({ job, onChange }: Asking) {
             onChange('Judge the job', { school: SCHOOLS.find((s) => s === id) ?? null })
           }
         />
+        <WordField
+          label="Risk of a corner that is not Clear, percent at most"
+          before="· risk to"
+          after="%"
+          value={job.mostRisk === null ? null : Number((job.mostRisk * 100).toFixed(1))}
+          min={0.1}
+          max={100}
+          anyWord="any"
+          onEnter={(percent) =>
+            onChange('Limit the risk', { mostRisk: percent === null ? null : percent / 100 })
+          }
+        />
         · what is not known
         <Choice
           bare
@@ -159,6 +171,7 @@ export const rarerAsked = (job: Job): number =>
     job.postScale !== 1,
     job.crops,
     job.school !== null,
+    job.mostRisk !== null,
     job.unknowns !== 'keep',
     job.sources.length < AVAILABILITY.length,
     job.leaveOut.length > 0,

@@ -12,9 +12,12 @@ import {
   lightWords,
   viewWords,
   wayOutOf,
+  openWords,
+  planDoubts,
+  servedWords,
 } from '@/core/choose';
 import type { Job } from '@/core/kit/records';
-import { fixed } from '@/core/words';
+import { fixed, riskFigure } from '@/core/words';
 import { TextButton } from '@/ui/controls/Buttons';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';
@@ -143,6 +146,9 @@ function Front({ found, nameOf, onlyBest, onOnlyBest, onChoose }: SidePanelProps
   );
 }
 
+/** What it takes to close a gap with something. */
+const closeWords = (closer: Candidate): string => wayOutOf(closer) ?? 'take that body as well';
+
 /** The fewest rigs that span the views, and what is open. */
 function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
   const plan = useMemo(
@@ -153,6 +159,7 @@ function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
     <>
       <h2>Fewest rigs for all the views</h2>
       {!plan && <SideNote>Nothing passes, so there is none.</SideNote>}
+      {plan && planDoubts(plan).map((doubt) => <SideNote key={doubt}>{doubt}</SideNote>)}
       <ul>
         {plan?.steps.map(({ candidate, views }) => (
           <Step key={`${candidateKey(candidate)}/${views.from}`}>
@@ -163,11 +170,11 @@ function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
           const closer = plan.closers[i];
           return (
             <Step key={gap.from}>
-              <strong>{viewWords([gap])}</strong>{' '}
+              <strong>{openWords(gap)}</strong>{' '}
               <span>
                 open.{' '}
                 {closer
-                  ? `${wholeName(nameOf(closer))} would close it: ${wayOutOf(closer) ?? ''}.`
+                  ? `${wholeName(nameOf(closer))} would close it: ${closeWords(closer)}.`
                   : 'Nothing in the kit closes it.'}
               </span>
               {closer && <TextButton onPress={() => onChoose(closer)}>Show it</TextButton>}
@@ -180,7 +187,8 @@ function PlanList({ found, job, nameOf, onChoose }: SidePanelProps) {
 }
 
 const ROWS: readonly [string, (c: Candidate) => string][] = [
-  ['views', (c) => viewWords(c.views) || '–'],
+  ['views', (c) => servedWords(c) || '–'],
+  ['risk', (c) => (c.risk ? riskFigure(c.risk.risk, c.risk.evidence) : 'not known')],
   ['light', lightWords],
   ['scale-up', (c) => (c.scale > 1.0005 ? `${fixed((c.scale - 1) * 100, 1)} %` : 'none')],
   ['pixels across', (c) => fixed(c.pixelsAcross, 0)],

@@ -17,6 +17,8 @@ const candidate = (lens: number, body: number, mode: number, massG: number | nul
   scale: 1,
   leastScale: null,
   at: null,
+  crops: [],
+  risk: null,
   tStop: null,
   light: 'f',
   pixelsAcross: 4000,

@@ -2,7 +2,14 @@
 import { candidateKey, carriedKey, type Candidate } from '@/core/choose';
 import { wholeName, type Namer } from './names';
 
-export const SORTS = ['best first', 'widest view', 'most light', 'lightest', 'cheapest'] as const;
+export const SORTS = [
+  'best first',
+  'widest view',
+  'most light',
+  'least risk',
+  'lightest',
+  'cheapest',
+] as const;
 export type Sort = (typeof SORTS)[number];
 export const GROUPINGS = ['not grouped', 'by lens', 'by body'] as const;
 type Grouping = (typeof GROUPINGS)[number];
@@ -20,6 +27,7 @@ const FIGURES: Readonly<Record<Sort, ((c: Candidate) => number) | null>> = {
   'best first': null,
   'widest view': (c) => c.views[0]?.from ?? Number.MAX_VALUE,
   'most light': (c) => last(c.tStop),
+  'least risk': (c) => last(c.risk && c.risk.risk),
   lightest: (c) => last(c.massG),
   cheapest: (c) => last(c.price),
 };

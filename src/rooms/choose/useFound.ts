@@ -73,12 +73,13 @@ function search(workspace: Workspace, job: Job, draw: (found: Found) => Promise<
   const works = doors.map(async (door, i) => {
     const part = parts[i];
     if (!part) return;
-    const hear = proxy(({ judged, total, passed, fresh }: ChooseNews) => {
+    const hear = proxy(({ judged, total, passed, whole, fresh }: ChooseNews) => {
       for (const candidate of fresh) keep(part.kept, candidate);
       part.kept.passing = part.kept.passing.toSorted(byRank).slice(0, MOST_MEANWHILE);
       part.kept.near = part.kept.near.toSorted(byNearness).slice(0, MOST_MEANWHILE);
       Object.assign(part, { judged, total });
       part.kept.passed = passed;
+      part.kept.whole = whole;
       return report('running');
     });
     part.kept = await door.ask((worker) =>

@@ -14,13 +14,15 @@ import {
   sweepHeadline,
   whereClear,
   type ZoomWindows,
+  primeWords,
+  tossWords,
 } from '@/core/sweep';
 import { cornerWords, riskWords } from '@/core/words';
 import { ActingButton } from '@/ui/controls/Buttons';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
 import { RoomSide, SideNote } from '@/ui/controls/roomLayout';
 import { engraved } from '@/ui/theme/type';
-import { isMoving } from '@/core/frame';
+import { isMoving, verdictWords } from '@/core/frame';
 
 const Trouble = styled.p`
   margin-top: 6px;
@@ -58,9 +60,10 @@ const ThisCell = styled.div`
 `;
 
 /** Windows of one aperture as figures: "23.6–35", or none. */
-const windowFigures = (lens: Lens, { windows }: ZoomWindows): string => {
-  if (!isZoom(lens)) return windows.length > 0 ? 'Clear' : 'not Clear';
-  return windows.length === 0 ? 'none' : windows.map(spanWords).join(', ');
+const windowFigures = (lens: Lens, found: ZoomWindows): string => {
+  if (!isZoom(lens)) return primeWords(found);
+  if (found.windows.length > 0) return found.windows.map((w) => spanWords(w)).join(', ');
+  return found.tosses.length > 0 ? 'none for sure' : 'none';
 };
 
 /** Apertures after one another that say the same stand in one line. */
@@ -106,10 +109,10 @@ function CellPanel({ cell, onOpen }: CellPanelProps) {
   return (
     <>
       <ThisCell>
-        <VerdictMark kind={verdict.kind} />
+        <VerdictMark face={verdict} />
         <div>
           <p>
-            {cell.column}, {cell.row}: {verdict.kind}
+            {cell.column}, {cell.row}: {verdictWords(verdict)}
           </p>
           <SideNote>
             Corners{isMoving(frame.travel) ? ' at rest' : ''}{' '}
@@ -152,6 +155,8 @@ export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanel
       {isLost && (
         <SideNote role="alert">The search broke off; turning anything starts it again.</SideNote>
       )}
+      {isZoom(lens) &&
+        known?.now.tosses.map((toss) => <SideNote key={toss.from}>{tossWords(toss)}.</SideNote>)}
       {known?.now.gaps.map((gap) => (
         <SideNote key={gap.from}>{gapWords(gap)}.</SideNote>
       ))}

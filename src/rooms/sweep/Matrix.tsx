@@ -5,7 +5,7 @@ import { clamp } from '@/core/maths';
 import type { SweepStep, SweepCell } from '@/core/sweep';
 import { cornerWords, darknessWords } from '@/core/words';
 import { VERDICT_INK } from '@/ui/marks/VerdictMark';
-import { verdictPaths } from '@/core/frame';
+import { verdictPaths, verdictWords } from '@/core/frame';
 import { engraved, oneLine } from '@/ui/theme/type';
 import { useTheme } from '@/ui/theme/useTheme';
 import { FIGURE_PX, frameBox, HEAD_PX, type MatrixLayout } from './matrixLayout';
@@ -79,7 +79,7 @@ const Cannot = styled.span`
 const spoken = (cell: SweepCell): string =>
   cell.verdict === null
     ? `${cell.column}, ${cell.row}: cannot be set, ${cell.cannot ?? ''}`
-    : `${cell.column}, ${cell.row}: ${cell.verdict}, darkest corner ${darknessWords(cell.worstCornerStops)}${cell.rig.settings.stabiliser && cell.rig.body.sensorTravel ? ', stabiliser at its end' : ''}`;
+    : `${cell.column}, ${cell.row}: ${verdictWords(cell.verdict)}, darkest corner ${darknessWords(cell.worstCornerStops)}${cell.rig.settings.stabiliser && cell.rig.body.sensorTravel ? ', stabiliser at its end' : ''}`;
 
 export interface Place {
   row: number;
@@ -123,9 +123,14 @@ function Outlines({ cells, layout, columns }: Pick<MatrixProps, 'cells' | 'layou
         if (cell.verdict === null) return null;
         const box = frameBox(cell, Math.floor(i / columns.length), i % columns.length, layout);
         return (
-          <g key={i} stroke={VERDICT_INK[cell.verdict]} strokeWidth="1.6">
-            {verdictPaths(cell.verdict, box).map(({ d, isDotted }) => (
-              <path key={d} d={d} strokeDasharray={isDotted ? '1.6 1.8' : undefined} />
+          <g key={i} strokeWidth="1.6">
+            {verdictPaths(cell.verdict, box).map(({ d, kind, isDotted }) => (
+              <path
+                key={d}
+                d={d}
+                stroke={VERDICT_INK[kind]}
+                strokeDasharray={isDotted ? '1.6 1.8' : undefined}
+              />
             ))}
           </g>
         );

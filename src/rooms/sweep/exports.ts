@@ -1,6 +1,6 @@
 /** A sweep's sheet as files. */
 import { AXIS_WORDS, type SweepStep, type SweepCell } from '@/core/sweep';
-import { verdictPaths } from '@/core/frame';
+import { verdictPaths, verdictWords } from '@/core/frame';
 import { escapedMarkup } from '@/core/words';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
@@ -73,10 +73,10 @@ export function sweepSvg(sheet: SheetOfCells, inks: Inks, theme: Theme): string 
       ? `<radialGradient id="halo-${i}" gradientUnits="userSpaceOnUse" cx="${light.x}" cy="${light.y}" r="${light.radiusPx}">${stops.join('')}</radialGradient>`
       : '';
     const outline = verdictPaths(cell.verdict, box).map(
-      ({ d, isDotted }) =>
-        `<path d="${d}" fill="none" stroke="${inks.verdicts[cell.verdict ?? 'Clear']}" stroke-width="1.6"${isDotted ? ' stroke-dasharray="1.6 1.8"' : ''}/>`,
+      ({ d, kind, isDotted }) =>
+        `<path d="${d}" fill="none" stroke="${inks.verdicts[kind]}" stroke-width="1.6"${isDotted ? ' stroke-dasharray="1.6 1.8"' : ''}/>`,
     );
-    return `${gradient}<rect x="${box.x}" y="${box.y}" width="${box.w}" height="${box.h}" fill="url(#halo-${i})"/>${outline.join('')}${text(middle, below, cell.verdict)}`;
+    return `${gradient}<rect x="${box.x}" y="${box.y}" width="${box.w}" height="${box.h}" fill="url(#halo-${i})"/>${outline.join('')}${text(middle, below, verdictWords(cell.verdict))}`;
   });
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="Archivo, Helvetica, Arial, sans-serif">`,

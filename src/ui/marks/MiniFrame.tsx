@@ -1,7 +1,8 @@
 'use client';
 import { verdictPaths } from '@/core/frame';
 import { blackoutRadiusMm } from '@/core/halo';
-import { situationOf, verdictOf, type Rig } from '@/core/rig';
+import { situationOf, type Rig } from '@/core/rig';
+import { verdictOf } from '@/core/rig/judged';
 import { lightStops } from '../stage/haloPaint';
 import { useTheme } from '../theme/useTheme';
 import { VERDICT_INK } from './VerdictMark';
@@ -14,7 +15,6 @@ const STOPS = 14;
 export function MiniFrame({ rig }: { rig: Rig }) {
   const [theme] = useTheme();
   const { halo, delivered } = situationOf(rig);
-  const { kind } = verdictOf(rig);
   const scale = Math.min((WIDTH_PX - 4) / delivered.widthMm, (HEIGHT_PX - 4) / delivered.heightMm);
   const [w, h] = [delivered.widthMm * scale, delivered.heightMm * scale];
   const box = { x: (WIDTH_PX - w) / 2, y: (HEIGHT_PX - h) / 2, w, h };
@@ -39,9 +39,14 @@ export function MiniFrame({ rig }: { rig: Rig }) {
         background: `${light} ${box.x}px ${box.y}px / ${w}px ${h}px no-repeat`,
       }}
     >
-      <g stroke={VERDICT_INK[kind]} strokeWidth="1.6" fill="none">
-        {verdictPaths(kind, box).map(({ d, isDotted }) => (
-          <path key={d} d={d} strokeDasharray={isDotted ? '1.6 1.8' : undefined} />
+      <g strokeWidth="1.6" fill="none">
+        {verdictPaths(verdictOf(rig), box).map(({ d, kind, isDotted }) => (
+          <path
+            key={d}
+            d={d}
+            stroke={VERDICT_INK[kind]}
+            strokeDasharray={isDotted ? '1.6 1.8' : undefined}
+          />
         ))}
       </g>
     </svg>

@@ -1,4 +1,4 @@
-import type { VerdictKind } from '@/core/frame';
+import { bothOf, type VerdictFace, type VerdictKind } from '@/core/frame';
 
 /** Each verdict by its shape first: whole frame, soft corners, cut corners, a disc in a frame. */
 const SHAPES: Record<VerdictKind, React.ReactNode> = {
@@ -58,14 +58,27 @@ export const VERDICT_INK: Record<VerdictKind, string> = {
   Keyhole: 'var(--keyhole)',
 };
 
+/** The ink of a verdict's word: of a coin's toss that of the worse. */
+export const inkOf = (face: VerdictFace): string => VERDICT_INK[bothOf(face)[1]];
+
 interface VerdictMarkProps {
-  kind: VerdictKind;
+  face: VerdictFace;
   /** Width, px. */
   size?: number;
 }
 
-/** The verdict's shape; the word always stands beside it, so it is hidden from screen readers. */
-export function VerdictMark({ kind, size = 32 }: VerdictMarkProps) {
+/** Half of a shape, with room between the two halves of a coin's toss. */
+const HALVES = [
+  { x: 0, to: 14.5 },
+  { x: 17.5, to: 32 },
+] as const;
+
+/**
+ * The verdict's shape; of a coin's toss the left half of the better one and the right half of the worse. The word always
+ * stands beside it, so it is hidden from screen readers.
+ */
+export function VerdictMark({ face, size = 32 }: VerdictMarkProps) {
+  const [better, worse] = bothOf(face);
   return (
     <svg
       width={size}
@@ -73,9 +86,25 @@ export function VerdictMark({ kind, size = 32 }: VerdictMarkProps) {
       viewBox="0 0 32 24"
       fill="none"
       aria-hidden="true"
-      style={{ color: VERDICT_INK[kind], flex: 'none', display: 'block' }}
+      style={{ color: VERDICT_INK[better], flex: 'none', display: 'block' }}
     >
-      {SHAPES[kind]}
+      {better === worse
+        ? SHAPES[better]
+        : HALVES.map(({ x, to }, i) => {
+            const kind = i === 0 ? better : worse;
+            return (
+              <svg
+                key={x}
+                x={x}
+                width={to - x}
+                height="24"
+                viewBox={`${x} 0 ${to - x} 24`}
+                style={{ color: VERDICT_INK[kind], overflow: 'hidden' }}
+              >
+                {SHAPES[kind]}
+              </svg>
+            );
+          })}
     </svg>
   );
 }

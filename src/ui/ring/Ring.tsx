@@ -1,18 +1,17 @@
 'use client';
 import { memo, useMemo } from 'react';
 import styled from 'styled-components';
-import type { VerdictKind } from '@/core/frame';
+import { bothOf, type VerdictFace, verdictWords } from '@/core/frame';
 import { engraved, PHONE } from '../theme/type';
 import { useSize } from '../useSize';
 import { legibleMarks, type BarrelScale } from './scale';
 import { useRing } from './useRing';
 import { ValueField } from './ValueField';
 
-/** A stretch of the ring with one verdict, places 0..1. */
-interface RibbonStretch {
+/** A stretch of the ring with one verdict or one coin's toss, places 0..1. */
+interface RibbonStretch extends VerdictFace {
   from: number;
   to: number;
-  kind: VerdictKind;
 }
 
 interface RingProps {
@@ -104,17 +103,22 @@ const Marks = memo(function Marks({ scale, width }: { scale: BarrelScale; width:
   ));
 });
 
+/** Each stretch in its verdict's pattern; a coin's toss runs in two, the better above. */
 function Ribbon({ stretches }: { stretches: readonly RibbonStretch[] }) {
-  return stretches.map((s) => (
-    <rect
-      key={s.from}
-      x={along(s.from)}
-      width={along(s.to - s.from)}
-      y={RIBBON.y}
-      height={RIBBON.height}
-      fill={`url(#ribbon-${s.kind})`}
-    />
-  ));
+  return stretches.map((s) => {
+    const kinds = [...new Set(bothOf(s))];
+    const height = RIBBON.height / kinds.length;
+    return kinds.map((kind, i) => (
+      <rect
+        key={`${s.from} ${kind}`}
+        x={along(s.from)}
+        width={along(s.to - s.from)}
+        y={RIBBON.y + i * height}
+        height={height}
+        fill={`url(#ribbon-${kind})`}
+      />
+    ));
+  });
 }
 
 function Pointer({ place }: { place: number }) {
@@ -129,7 +133,7 @@ function Pointer({ place }: { place: number }) {
 /** The ribbon in words: "Clipped to 23 mm, Clear to 35 mm". */
 function ribbonWords(props: RingProps): string {
   const { ribbon, scale, words } = props;
-  return ribbon.map((s) => `${s.kind} to ${words(scale.value(s.to))}`).join(', ');
+  return ribbon.map((s) => `${verdictWords(s)} to ${words(scale.value(s.to))}`).join(', ');
 }
 
 /** A barrel scale with its verdict ribbon; turned by finger, mouse, keyboard or typing. */

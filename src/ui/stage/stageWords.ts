@@ -10,7 +10,7 @@ import {
   travelWords,
 } from '@/core/words';
 import { isOffMiddle } from '@/core/optics';
-import { isMoving } from '@/core/frame';
+import { isMoving, verdictWords } from '@/core/frame';
 
 /** A state held to compare with. */
 export interface Ghost {
@@ -20,7 +20,7 @@ export interface Ghost {
 }
 
 export const ghostWords = ({ name, report }: Ghost): string =>
-  `pinned: ${name}, ${report.verdict.kind}, halo ${diameterMm(report.coverage.radiiMm.half)}`;
+  `pinned: ${name}, ${verdictWords(report.verdict)}, halo ${diameterMm(report.coverage.radiiMm.half)}`;
 
 export function stageWords(report: Report): string {
   const { verdict, coverage, frame, halo } = report;
@@ -28,7 +28,7 @@ export function stageWords(report: Report): string {
     .map((v, i) => `${CORNER_NAMES[i] ?? ''} ${darknessWords(v)}`)
     .join(', ');
   const parts = [
-    `${verdict.kind}. ${verdict.sentence}`,
+    `${verdictWords(verdict)}. ${verdict.sentence}`,
     `The sensor plane seen from behind: the halo is ${mm(coverage.radiiMm.half * 2)} across at half light and black beyond ${mm(coverage.radiiMm.black * 2)}.`,
     `Read-out ${mm(frame.readOut.widthMm)} by ${mm(frame.readOut.heightMm)}, delivered ${mm(frame.delivered.widthMm)} by ${mm(frame.delivered.heightMm)}.`,
     `Corners${isMoving(frame.travel) ? ' at rest' : ''}: ${corners}.`,

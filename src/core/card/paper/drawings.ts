@@ -1,5 +1,5 @@
 /** The drawings on a card: verdict, train, stage and zoom window, in paper's own items. */
-import { verdictPaths, type VerdictKind } from '../../frame';
+import { verdictPaths, type VerdictFace } from '../../frame';
 import { haloRadii, blackoutRadiusMm, lightAt, shownOf, towardEdge } from '../../halo';
 import type { CardWindow, RigCard } from '../../card';
 import { circlePath, INKS, linePath, polyPath, rectPath, type Item, type PathItem } from './paper';
@@ -12,8 +12,8 @@ export interface Place {
 }
 
 /** The verdict by its shape. */
-export const verdictItems = (kind: VerdictKind, { x, y, width, height }: Place): PathItem[] =>
-  verdictPaths(kind, { x, y, w: width, h: height }).map(({ d, isDotted }) => ({
+export const verdictItems = (face: VerdictFace, { x, y, width, height }: Place): PathItem[] =>
+  verdictPaths(face, { x, y, w: width, h: height }).map(({ d, isDotted }) => ({
     kind: 'path',
     d,
     stroke: INKS.ink,

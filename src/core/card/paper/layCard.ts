@@ -1,4 +1,5 @@
 /** A rig's card on paper. Whatever is long runs on, none of it is cut. */
+import { verdictWords } from '../../frame';
 import { focal } from '../../sweep';
 import {
   type Place,
@@ -34,7 +35,7 @@ function layHead(sheet: Sheet, card: RigCard): void {
   const mark: Place = { x: left + 0.4 * k, y: sheet.y + 0.6 * k, width: 9.5 * k, height: 6.4 * k };
   sheet.put(...verdictItems(card.verdict, mark));
   const words = { x: left + 13 * k, y: sheet.y, width: width - 13 * k };
-  const headline = card.fitProblem ?? card.verdict;
+  const headline = card.fitProblem ?? verdictWords(card.verdict);
   let high = sheet.text(headline, { size: 3.6, weight: 'bold' }, words);
   high += sheet.text(card.sentence, BODY, { ...words, y: sheet.y + high });
   high += sheet.text(card.risk, NAME, { ...words, y: sheet.y + high });

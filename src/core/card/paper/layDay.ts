@@ -1,9 +1,9 @@
 /** A day's plan on paper, and after it the card of each of its rigs. */
 import type { Day } from '../../kit/records';
-import { counted } from '../../words';
+import { counted, riskFigure } from '../../words';
 import { grams, orUnknown } from '../../rig/readings';
 import type { PrintedCode } from './code';
-import { testFigure, type DayPlan, type CardSection, type RigCard } from '../../card';
+import { type DayPlan, type CardSection, type RigCard } from '../../card';
 import { layCard, laySections } from './layCard';
 import { INKS, type Paper, type PaperSize } from './paper';
 import { sheetOf, type Sheet } from './sheet';
@@ -47,7 +47,7 @@ const testLines = (plan: DayPlan): CardSection => ({
   title: 'To test before',
   lines: plan.tests.map((test) => ({
     name: `${test.rigName}: ${test.lensName}`,
-    figure: testFigure(test),
+    figure: riskFigure(test.risk, test.evidence),
     note: `${test.where}. ${test.words}`,
   })),
   notes: plan.tests.length === 0 ? ['Nothing: every halo of the day is measured.'] : [],

@@ -1,4 +1,5 @@
 /** A sweep as a CSV file, a line a cell. */
+import { verdictWords } from '../../frame';
 import { AXIS_WORDS, type SweepAxis, type SweepCell } from '../../sweep';
 import { guarded } from './csvGuard';
 import { csvText } from './csvText';
@@ -33,7 +34,7 @@ export function sweepCsv(
       guarded(parts.map((p) => p.name).join(' + ')),
       settings.aspect === null ? 'whole' : String(settings.aspect),
       settings.stabiliser ? 'on' : 'off',
-      cell.verdict ?? '',
+      cell.verdict ? verdictWords(cell.verdict) : '',
       cell.worstCornerStops === null ? '' : String(cell.worstCornerStops),
       guarded(cell.cannot ?? ''),
     ];

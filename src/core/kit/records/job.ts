@@ -43,6 +43,8 @@ export const jobSchema = record('job', {
   crops: flag(false),
   /** How dark a corner is acceptable; null as the workspace judges. */
   school: unknownOr(oneOf(SCHOOLS)),
+  /** Greatest risk that will do that a corner is not Clear, 0..1; null where whatever is no coin's toss will do. */
+  mostRisk: unknownOr(number(0.001, 1)),
   /** Body, lens and what stands between together at most, g and in the kit's currency; null for no limit. */
   mostMassG: unknownOr(MASS_G),
   mostPrice: unknownOr(PRICE),

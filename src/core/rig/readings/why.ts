@@ -104,7 +104,7 @@ const offMiddle = ({ frame: { middle } }: Report): Why['inputs'] =>
 const EXPLAIN: Record<Reading, Explain> = {
   verdict: (_, report, today) => ({
     title: 'The verdict',
-    formula: `Keyhole: under ${KEYHOLE_SHARE * 100} % of the frame has more than 1/8 of the light through the rims. Clipped: the worst corner has less than 1/8. Clear: the worst corner is no darker than you accept. Shaded: all else.`,
+    formula: `Keyhole: under ${KEYHOLE_SHARE * 100} % of the frame has more than 1/8 of the light through the rims. Clipped: the worst corner has less than 1/8. Clear: the worst corner is no darker than you accept. Shaded: all else. Where another verdict is as likely as one in four, both are named.`,
     inputs: [
       [
         'worst corner',
@@ -114,7 +114,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       ],
       ['through the rims there', percent(report.verdict.worstCornerTransmission)],
       ['you accept', `${stopsWords(report.verdict.limitStops, 2)} (${report.verdict.school})`],
-      ['risk that it is worse', riskWords(report.verdict.risk)],
+      ['risk that it is not Clear', riskWords(report.verdict.risk)],
       ...unsureInputs(report),
     ],
     evidence: evidenceSentence(report, today),
@@ -278,7 +278,7 @@ const EXPLAIN: Record<Reading, Explain> = {
   scaleUp: (_, report, today) => ({
     title: 'Scale-up in post',
     formula:
-      'the least p for which every corner of frame/p stays within the accepted circle over the travel',
+      'the least p for which every corner of frame/p stays within the accepted circle over the travel, and another verdict than Clear is less likely than one in four',
     inputs: [...acceptedInputs(report), ['frame', size(report.frame.delivered)]],
     evidence: evidenceSentence(report, today),
   }),

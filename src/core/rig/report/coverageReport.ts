@@ -14,10 +14,14 @@ export type CoverageReport = Coverage &
     definitionMarginMm: number | null;
   };
 
-/** `definitionMm` is the radius of good definition on the sensor; null where the owner has not judged it. */
+/**
+ * `definitionMm` is the radius of good definition on the sensor; null where the owner has not judged it. `scaleUp` is the
+ * least that makes the verdict Clear.
+ */
 export function coverageReport(
   { halo, delivered, travel, limitStops }: Situation,
   definitionMm: number | null,
+  scaleUp: number | null,
 ): CoverageReport {
   const profile = haloProfile(halo);
   const acceptedMm = acceptedRadius(halo, limitStops, profile);
@@ -27,12 +31,7 @@ export function coverageReport(
     travel,
     profile,
   );
-  const { areaShare, cleanFrame, scaleUp } = circleCoverage(
-    delivered,
-    halo.centre,
-    acceptedMm,
-    travel,
-  );
+  const { areaShare, cleanFrame } = circleCoverage(delivered, halo.centre, acceptedMm, travel);
   // Written out: spreading the two is many times slower.
   return {
     cornerStops,

@@ -6,7 +6,8 @@ import { tideMill } from '../../demo';
 import { rigInMode } from '../../exchange/json';
 import { rigFileSchema, type RigFile } from '../../kit/records';
 import { evaluate } from './evaluate';
-import { verdictOf, fitSettings, isMissing, resolveRig, type Rig } from '../../rig';
+import { fitSettings, isMissing, resolveRig, type Rig } from '../../rig';
+import { verdictOf } from '../judged';
 import { runs } from '../../../../tests/support/seed';
 
 function unusable(value: unknown, path = ''): string[] {

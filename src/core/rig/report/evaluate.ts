@@ -1,7 +1,6 @@
 /** One rig in, one report out: screen, command line and API all call this. */
 import { type School, readOutMiddle, openFNumberAt } from '../../kit/records';
 import {
-  type Verdict,
   type Travel,
   type DeliveredFrame,
   flickerStops,
@@ -11,9 +10,9 @@ import {
 import { type HaloEvidence, nativeStanding, type NativeStanding, type Halo } from '../../halo';
 import { cropFactor, type FrameSize, type Offset, desqueezed } from '../../optics';
 import { cautionsFor, type Caution } from './cautions';
+import { evidenceIn, type Judged, riskIn, scaleUpIn, surerOf, verdictIn } from '../judged';
 import {
   situationOf,
-  verdictIn,
   fitIn,
   fitProblem,
   type FitProblem,
@@ -22,9 +21,6 @@ import {
 } from '../../rig';
 import { autofocusReport, steadyReport, type AutofocusReport, type SteadyReport } from './handling';
 import { pictureReport, type PictureReport } from './picture';
-import { evidenceBehind } from './evidenceBehind';
-import { riskOf } from './risk';
-import { knownOf } from './untold';
 import { sharpnessReport, type SharpnessReport } from './sharpness';
 import { sentenceOf } from './sentence';
 import { coverageReport, type CoverageReport } from './coverageReport';
@@ -41,7 +37,7 @@ interface HaloReport {
 
 export interface Report {
   name: string;
-  verdict: Verdict & {
+  verdict: Judged & {
     school: School;
     limitStops: number;
     sentence: string;
@@ -88,25 +84,27 @@ export function evaluate(rig: Rig): Report {
   const situation = situationOf(rig);
   const { halo, delivered, travel, light, limitStops } = situation;
   const { lens, mode, settings } = rig;
-  const verdict = verdictIn(situation);
   const own = lens.definitionRadiusMm;
   const definition = own === null ? null : own * light.factor;
-  const covered = coverageReport(situation, definition);
+  const evidence = evidenceIn(situation);
+  const risk = riskIn(situation, evidence);
+  const verdict = verdictIn(situation, evidence, risk);
+  const covered = coverageReport(situation, definition, scaleUpIn(situation, evidence));
   const fit = fitIn(situation);
   const problem = fitProblem(fit);
-  const { evidence, surer } = knownOf(rig, evidenceBehind(situation));
   const seen = desqueezed(delivered, lens.squeeze);
   const optics = opticsReport(situation, seen);
   return {
     name: rig.name,
     verdict: {
       kind: verdict.kind,
+      or: verdict.or,
       worstCornerStops: verdict.worstCornerStops,
       worstCornerTransmission: verdict.worstCornerTransmission,
       school: rig.judgement.school,
       limitStops,
       sentence: sentenceOf(situation, verdict, covered, problem),
-      risk: riskOf(halo, delivered, travel, limitStops, evidence),
+      risk,
     },
     coverage: covered,
     halo: { model: halo, definitionRadiusMm: definition, evidence },
@@ -134,7 +132,7 @@ export function evaluate(rig: Rig): Report {
       lensFNumberOf(light),
       covered.atRestStops,
     ),
-    surer,
+    surer: surerOf(rig),
     cautions: cautionsFor(rig, fit),
   };
 }

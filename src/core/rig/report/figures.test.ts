@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import { type Rig, deliveredOf, situationOf, isClear, verdictOf } from '../../rig';
+import { type Rig, deliveredOf, situationOf } from '../../rig';
+import { isClear, verdictOf } from '../judged';
 import { evaluate } from './evaluate';
 
 const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 20, transmission: 0.9 });

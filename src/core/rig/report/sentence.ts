@@ -1,6 +1,7 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
 import { isMoving, type Verdict, isHardEdge } from '../../frame';
 import type { FitProblem, Situation } from '../../rig';
+import type { Judged } from '../judged';
 import type { CoverageReport } from './coverageReport';
 import { isBlack, fixed, mm, stopsWords, darknessWords } from '../../words';
 import { farthestCornerMm } from '../../optics';
@@ -67,10 +68,12 @@ export const ifJoined = ({ sentence }: FitProblem, covers: string): string =>
 /** The verdict in a sentence. */
 export function sentenceOf(
   situation: Situation,
-  verdict: Verdict,
+  verdict: Judged,
   coverage: CoverageReport,
   problem: FitProblem | null,
 ): string {
-  const covers = verdictSentence(situation, verdict, coverage);
+  const { or } = verdict;
+  const sure = verdictSentence(situation, verdict, coverage);
+  const covers = or === null ? sure : `${sure} It may as well be ${or}.`;
   return problem ? ifJoined(problem, covers) : covers;
 }

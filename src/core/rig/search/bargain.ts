@@ -1,5 +1,5 @@
 /** A lens seen for sale against every body one owns, before any of it is bought or saved. */
-import { type VerdictKind, cleanMegapixels } from '../../frame';
+import { type VerdictFace, cleanMegapixels } from '../../frame';
 import {
   fullName,
   type Body,
@@ -12,7 +12,8 @@ import {
 } from '../../kit/records';
 import { findChains } from './chains';
 import { evaluate } from '../report';
-import { verdictOf, mountsById, turned, type Rig } from '../../rig';
+import { mountsById, turned, type Rig } from '../../rig';
+import { isClear, mayBeClear } from '../judged';
 import { byGrade, offerOfChain } from './offers';
 import { mm } from '../../words';
 
@@ -26,23 +27,25 @@ export interface BargainRow {
   /** What it needs to mount, or what speaks against it, in words. */
   needs: string;
   /** At the short end, wide open, far focus; as if it were joined where nothing at hand joins it. */
-  verdict: VerdictKind;
+  verdict: VerdictFace;
   risk: number;
-  /** Shortest focal length from which on it is Clear, mm; null where it never is. */
+  /** Shortest focal length from which on it is Clear, mm; null where it nowhere is, or only by a coin's toss. */
   clearFromMm: number | null;
+  /** The same where it may be Clear. */
+  mayBeClearFromMm: number | null;
   /** Megapixels in the largest clean frame of the delivered aspect. */
   cleanMegapixels: number;
 }
 
 const STEPS = 16;
 
-function clearFrom(rig: Rig): number | null {
+/** The shortest focal length from which on something holds, mm; null where it does not hold at the long end. */
+function holdsFrom(rig: Rig, holds: (rig: Rig) => boolean): number | null {
   const { focalMinMm: short, focalMaxMm: long } = rig.lens;
   const focals = isZoom(rig.lens)
     ? Array.from({ length: STEPS + 1 }, (_, i) => short * (long / short) ** (i / STEPS))
     : [short];
-  const clear = focals.map((focalMm) => verdictOf(turned(rig, { focalMm })).kind === 'Clear');
-  const lastBad = clear.lastIndexOf(false);
+  const lastBad = focals.map((focalMm) => holds(turned(rig, { focalMm }))).lastIndexOf(false);
   return focals[lastBad + 1] ?? null;
 }
 
@@ -102,9 +105,10 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
         parts,
         adapterToBuy,
         needs,
-        verdict: verdict.kind,
+        verdict: { kind: verdict.kind, or: verdict.or },
         risk: verdict.risk,
-        clearFromMm: clearFrom(rig),
+        clearFromMm: holdsFrom(rig, isClear),
+        mayBeClearFromMm: holdsFrom(rig, mayBeClear),
         cleanMegapixels: cleanMegapixels(delivered, clean),
       };
     }),

@@ -1,6 +1,8 @@
+import { evaluate } from '../report';
+import { verdictWords } from '../../frame';
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
-import { verdictOf } from '../../rig';
+import { verdictOf } from '../judged';
 import { ribbon } from './ribbon';
 
 describe('verdict ribbon', () => {
@@ -16,7 +18,7 @@ describe('verdict ribbon', () => {
 
   it('says at every place what the verdict is there', () => {
     for (const s of stretches) {
-      expect(verdictOf(at((s.from + s.to) / 2)).kind).toBe(s.kind);
+      expect(verdictWords(verdictOf(at((s.from + s.to) / 2)))).toBe(verdictWords(s));
     }
   });
 
@@ -25,7 +27,20 @@ describe('verdict ribbon', () => {
     expect(stretches.at(-1)?.kind).toBe('Clear');
   });
 
+  it('between two verdicts runs a stretch that is a coin’s toss', () => {
+    const risks = stretches
+      .filter((s) => s.or !== null)
+      .map((s) => evaluate(at((s.from + s.to) / 2)).verdict.risk);
+    expect(risks.length).toBeGreaterThan(0);
+    // Before the last stretch, the one that is Clear for sure, Clear is as likely as not.
+    expect(stretches.at(-2)?.or).not.toBeNull();
+    expect(risks.at(-1)).toBeGreaterThan(0.25);
+    expect(risks.at(-1)).toBeLessThan(0.75);
+  });
+
   it('is one stretch where nothing changes', () => {
-    expect(ribbon(() => demoRig('gears-close'))).toEqual([{ from: 0, to: 1, kind: 'Clear' }]);
+    expect(ribbon(() => demoRig('gears-close'))).toEqual([
+      { from: 0, to: 1, kind: 'Clear', or: null },
+    ]);
   });
 });

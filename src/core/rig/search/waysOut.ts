@@ -1,8 +1,8 @@
 /** Ways out of a bad verdict: changes that mend it, each with its price. Single changes first, then pairs. */
-import type { VerdictKind } from '../../frame';
 import type { School, Part, RigSettings } from '../../kit/records';
 import { apertureValue } from '../../optics';
-import { deliveredOf, situationOf, isClear, fitProblemOf, type Rig } from '../../rig';
+import { deliveredOf, situationOf, fitProblemOf, type Rig } from '../../rig';
+import { isClear } from '../judged';
 import { frameIdeas, scaleIdea } from './ideas/frameIdeas';
 import { type Idea, type WayChange, type WayKind } from './ideas/idea';
 import { partIdeas } from './ideas/partIdeas';
@@ -30,8 +30,6 @@ export interface Way {
   change: WayChange;
   cost: WayCost;
   costWords: string;
-  /** Verdict after the change; always Clear. */
-  after: VerdictKind;
 }
 
 /** What the picture is before or after: the measures the price is told in. */
@@ -122,7 +120,6 @@ function wayOf(ideas: readonly Idea[], from: ReturnType<typeof measures>): Way |
     }) as WayChange,
     cost,
     costWords: costWords(cost, ideas),
-    after: 'Clear',
   };
 }
 

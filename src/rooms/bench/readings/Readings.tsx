@@ -1,4 +1,5 @@
 'use client';
+import { isSurelyClear, verdictWords } from '@/core/frame';
 import { memo, useCallback, useState } from 'react';
 import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
@@ -11,7 +12,7 @@ import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
 import { riskWords, mm } from '@/core/words';
-import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
+import { inkOf, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { Cautions } from '../ways/Cautions';
 import { readingGroups, type ReadingGroup } from './readingRows';
@@ -115,18 +116,18 @@ function VerdictBlock({ report, ask }: { report: Report; ask: Ask }) {
         {fitProblem ? (
           <Unlink size={46} strokeWidth={1.5} color="var(--clipped)" aria-hidden="true" />
         ) : (
-          <VerdictMark kind={verdict.kind} size={46} />
+          <VerdictMark face={verdict} size={46} />
         )}
         <span>
           <Word
-            style={{ color: fitProblem ? 'var(--clipped)' : VERDICT_INK[verdict.kind] }}
+            style={{ color: fitProblem ? 'var(--clipped)' : inkOf(verdict) }}
             data-testid="verdict"
           >
-            {fitProblem ? fitProblem.words : verdict.kind}
+            {fitProblem ? fitProblem.words : verdictWords(verdict)}
           </Word>
           <Known>
             {' '}
-            {fitProblem && `would be ${verdict.kind}, `}
+            {fitProblem && `would be ${verdictWords(verdict)}, `}
             {knownWords(report)}
           </Known>
         </span>
@@ -195,7 +196,7 @@ const BasisChoice = memo(function BasisChoice({ judgement, onJudge }: JudgedByPr
 /** What people ask, in the order they ask it; each figure can be asked why. */
 export function Readings({ rig, report, onJudge, known, ways }: ReadingsProps) {
   // Which groups stand open is settled when a rig comes to the Bench; turning a ring folds nothing.
-  const [startsBad] = useState(report.verdict.kind !== 'Clear' || report.fitProblem !== null);
+  const [startsBad] = useState(!isSurelyClear(report.verdict) || report.fitProblem !== null);
   const [cover, ...others] = readingGroups(rig, report);
   const [asked, setAsked] = useState<{ reading: Reading; pressed: HTMLElement } | null>(null);
   const ask = useCallback<Ask>((reading, pressed) => setAsked({ reading, pressed }), []);

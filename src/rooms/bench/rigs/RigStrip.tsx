@@ -1,4 +1,5 @@
 'use client';
+import { verdictWords } from '@/core/frame';
 import { X } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import styled from 'styled-components';
@@ -156,7 +157,8 @@ const VerdictCell = ({ report: { verdict, fitProblem } }: Beside) =>
     fitProblem.words
   ) : (
     <Worded>
-      <VerdictMark kind={verdict.kind} size={18} /> {verdict.kind}, risk {riskWords(verdict.risk)}
+      <VerdictMark face={verdict} size={18} /> {verdictWords(verdict)}, risk{' '}
+      {riskWords(verdict.risk)}
     </Worded>
   );
 

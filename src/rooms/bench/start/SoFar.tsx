@@ -1,11 +1,12 @@
 'use client';
+import { verdictWords } from '@/core/frame';
 import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
 import type { Started } from '@/core/kit/starter';
 import type { Report } from '@/core/rig/report';
 import { problemText, type Result, riskWords } from '@/core/words';
 import { MainButton } from '@/ui/controls/Buttons';
-import { VERDICT_INK, VerdictMark } from '@/ui/marks/VerdictMark';
+import { inkOf, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 
 const Side = styled.aside`
@@ -100,15 +101,15 @@ export function SoFar({ found, report, isBusy, onTake }: SoFarProps) {
               {report.fitProblem ? (
                 <Unlink size={38} strokeWidth={1.5} color="var(--clipped)" aria-hidden="true" />
               ) : (
-                <VerdictMark kind={report.verdict.kind} size={38} />
+                <VerdictMark face={report.verdict} size={38} />
               )}
               <span>
                 <strong
                   style={{
-                    color: report.fitProblem ? 'var(--clipped)' : VERDICT_INK[report.verdict.kind],
+                    color: report.fitProblem ? 'var(--clipped)' : inkOf(report.verdict),
                   }}
                 >
-                  {report.fitProblem?.words ?? report.verdict.kind}
+                  {report.fitProblem?.words ?? verdictWords(report.verdict)}
                 </strong>
                 <small>
                   risk {riskWords(report.verdict.risk)} · {report.halo.evidence.kind}

@@ -3,12 +3,13 @@ import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { fullName, type RigRecord, type Workspace, type Part } from '@/core/kit/records';
 import { findChains, type ChainSearch, byGrade, offerOfChain, type Offer } from '@/core/rig/search';
-import { verdictOf, isMissing, resolveRig } from '@/core/rig';
+import { isMissing, resolveRig } from '@/core/rig';
+import { verdictOf } from '@/core/rig/judged';
 import { trainFactor } from '@/core/rig/train';
 import { Choice } from '@/ui/controls/Choice';
 import { DialogSheet } from '@/ui/controls/DialogSheet';
 import { VerdictMark } from '@/ui/marks/VerdictMark';
-import type { Verdict } from '@/core/frame';
+import type { VerdictFace } from '@/core/frame';
 import type { BenchActions } from '@/shell/rig/useBench';
 import { mm } from '@/core/words';
 
@@ -51,7 +52,7 @@ const Quiet = styled.span`
 
 interface FoundChain extends Offer<readonly Part[]> {
   ids: string[];
-  verdict: Verdict['kind'];
+  verdict: VerdictFace;
   focalMm: number;
 }
 
@@ -83,7 +84,7 @@ function useChains(workspace: Workspace, record: RigRecord) {
     const found = judged.slice(0, MOST_SHOWN).map((offer): FoundChain => ({
       ...offer,
       ids: offer.record.map((p) => p.id),
-      verdict: verdictOf({ ...rig, parts: offer.record }).kind,
+      verdict: verdictOf({ ...rig, parts: offer.record }),
       focalMm: rig.settings.focalMm * trainFactor(offer.record),
     }));
     return { search, found };
@@ -143,7 +144,7 @@ export function ChainDialog({ workspace, record, actions, onClose }: ChainDialog
           {chains.found.map(({ ids, record: parts, reasons, verdict, focalMm }) => (
             <li key={ids.join()}>
               <ChainButton type="button" onClick={() => take(ids)}>
-                <VerdictMark kind={verdict} size={22} />
+                <VerdictMark face={verdict} size={22} />
                 <span>
                   {parts.length === 0
                     ? 'straight on, nothing between'

@@ -51,6 +51,9 @@ const None = styled.li`
   padding: 6px 0;
 `;
 
+/** Every way ends so. */
+const AFTER = { kind: 'Clear', or: null } as const;
+
 interface WayHandlers {
   /** Shows a way on the stage; null takes the preview back. */
   onPreview: (way: Way | null) => void;
@@ -71,7 +74,7 @@ const WayEntry = memo(function WayEntry({ way, onPreview, onApply }: WayHandlers
           onApply(way);
         }}
       >
-        <VerdictMark kind={way.after} size={19} />
+        <VerdictMark face={AFTER} size={19} />
         <span className="way">
           <span>{way.words}</span>
           <span className="price">{way.costWords}</span>

@@ -1,4 +1,5 @@
 'use client';
+import { verdictWords } from '@/core/frame';
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { newId, quickLens } from '@/core/kit';
@@ -63,12 +64,12 @@ const Ask = styled.ul`
   }
 `;
 
-const fromWords = ({ clearFromMm }: BargainRow, shortMm: number): string => {
-  if (clearFromMm === null) return 'never Clear';
-  return clearFromMm <= shortMm * 1.001
-    ? 'Clear throughout'
-    : `Clear from ${mm(towards(clearFromMm, 1, 1))}`;
-};
+function fromWords({ clearFromMm, mayBeClearFromMm }: BargainRow, shortMm: number): string {
+  const from = (focalMm: number) =>
+    focalMm <= shortMm * 1.001 ? 'throughout' : `from ${mm(towards(focalMm, 1, 1))}`;
+  if (clearFromMm !== null) return `Clear ${from(clearFromMm)}`;
+  return mayBeClearFromMm === null ? 'nowhere Clear' : `perhaps Clear ${from(mayBeClearFromMm)}`;
+}
 
 interface BargainDialogProps {
   workspace: Workspace;
@@ -118,7 +119,7 @@ export function BargainDialog({ workspace, actions, onClose }: BargainDialogProp
                     </th>
                     <td>
                       <Worded>
-                        <VerdictMark kind={row.verdict} size={20} /> {row.verdict}
+                        <VerdictMark face={row.verdict} size={20} /> {verdictWords(row.verdict)}
                       </Worded>
                       <small>{fromWords(row, found.lens.focalMinMm)}</small>
                     </td>

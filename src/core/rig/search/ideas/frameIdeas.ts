@@ -2,7 +2,8 @@
 import { ASPECTS } from '../../../frame';
 import type { RigSettings } from '../../../kit/records';
 import { scaleUpWords } from '../../../words';
-import { deliveredOf, turned, type Rig, scaleUpOf } from '../../../rig';
+import { deliveredOf, turned, type Rig } from '../../../rig';
+import { scaleUpOf } from '../../judged';
 import { towards } from '../../../maths';
 import type { Idea, WayKind } from './idea';
 

@@ -3,7 +3,8 @@ import { isZoom, openFNumberAt, type RigSettings } from '../../../kit/records';
 import { towards, whereBeginning } from '../../../maths';
 import { engravedAs, marksBetween } from '../../../optics';
 import { fixed, mm } from '../../../words';
-import { turned, type Rig, isClear } from '../../../rig';
+import { turned, type Rig } from '../../../rig';
+import { isClear } from '../../judged';
 import type { Idea, WayKind } from './idea';
 
 const STEPS = 16;

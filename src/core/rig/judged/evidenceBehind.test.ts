@@ -4,7 +4,7 @@ import { partOf, plainRig } from '../../../../tests/support/plainRig';
 import type { Part } from '../../kit/records';
 import { situationOf } from '../../rig';
 import { evidenceBehind } from './evidenceBehind';
-import { evaluate } from './evaluate';
+import { evaluate } from '../report';
 
 /** A reducer whose rim is narrower than the lens's halo of 30 x 0.71 mm. */
 const behind = (more: Partial<Part>) =>

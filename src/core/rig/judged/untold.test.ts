@@ -3,7 +3,7 @@ import { EMPTY_WORKSPACE } from '@/core/kit/records';
 import { NOTHING_TOLD, type StartAnswers, started } from '@/core/kit/starter';
 import { isMissing, resolveRig, type Rig } from '../../rig';
 import { plainLens, plainRig } from '../../../../tests/support/plainRig';
-import { evaluate } from './evaluate';
+import { evaluate } from '../report';
 
 const TOLD: Partial<StartAnswers> = {
   sensorId: '36x24',

@@ -1,4 +1,4 @@
-/** How likely the verdict is worse than the school accepts, given how unsure the halo is. */
+/** How likely a place of the frame is too dark, or hard, given how unsure the halo is. */
 import { worstCornerRadius, type Travel } from '../../frame';
 import {
   type HaloUnsure,
@@ -14,7 +14,7 @@ import { HERMITE_3, longTailedShare, normalShare } from '../../maths';
 import type { FrameSize } from '../../optics';
 
 /** The rims with every edge moved by `deltaMm` and every softness times `soft`. */
-const altered = (rims: readonly Rim[], deltaMm: number, soft: number): Rim[] =>
+export const altered = (rims: readonly Rim[], deltaMm: number, soft: number): Rim[] =>
   rims.map(({ side, edgeRadiusMm, softnessMm }): Rim => {
     const edge = Math.max(0.05, edgeRadiusMm + deltaMm);
     return { side, edgeRadiusMm: edge, softnessMm: Math.min(edge, softnessMm * soft) };
@@ -116,15 +116,35 @@ function chanceOverEdge(
 }
 
 /** The lens's single rim on the other side of the iris; null where nothing stands there to tell the two apart. */
-const onOtherSide = (rims: readonly Rim[]): Rim[] | null =>
+export const onOtherSide = (rims: readonly Rim[]): Rim[] | null =>
   rims.some((r) => r.side === 'rear')
     ? rims.map((rim, i) => (i === 0 ? { ...rim, side: 'rear' } : rim))
     : null;
 
 /**
- * Probability, 0..1, that the worst corner over the travel is darker than `limitStops` or hard, with edge
- * radius and natural falloff normal, softness lognormal with their uncertainties. Quadrature over softness
- * and edge, exact over the falloff; a rim whose side is not known counts half on either; never surer than the
+ * Probability, 0..1, that a place so far from the halo's centre gets less than `leastLight` (0..1) or a hard edge, with
+ * edge radius and natural falloff normal, softness lognormal with their uncertainties. Quadrature over softness
+ * and edge, exact over the falloff; a rim whose side is not known counts half on either.
+ */
+export function chanceOfDark(
+  halo: Halo,
+  radiusMm: number,
+  leastLight: number,
+  unsure: HaloUnsure,
+): number {
+  const fall = fallAt(halo, radiusMm);
+  const chance = (through: number) => chanceTooDark(through, leastLight, fall, unsure.falloffSigma);
+  const chanceWith = (of: readonly Rim[]): number =>
+    HERMITE_3.reduce((sum, { z, weight }) => {
+      const rims = altered(of, 0, Math.exp(z * unsure.softnessSigma));
+      return sum + weight * chanceOverEdge(rims, radiusMm, unsure, chance);
+    }, 0);
+  const other = unsure.isSideUnknown ? onOtherSide(halo.rims) : null;
+  return other ? (chanceWith(halo.rims) + chanceWith(other)) / 2 : chanceWith(halo.rims);
+}
+
+/**
+ * Probability, 0..1, that the worst corner over the travel is darker than `limitStops` or hard; never surer than the
  * share of lenses unlike their kind.
  */
 export function riskOf(
@@ -135,15 +155,6 @@ export function riskOf(
   unsure: HaloUnsure,
 ): number {
   const cornerMm = worstCornerRadius(frame, halo.centre, travel);
-  const fall = fallAt(halo, cornerMm);
-  const leastLight = 2 ** -limitStops;
-  const chance = (through: number) => chanceTooDark(through, leastLight, fall, unsure.falloffSigma);
-  const riskWith = (of: readonly Rim[]): number =>
-    HERMITE_3.reduce((sum, { z, weight }) => {
-      const rims = altered(of, 0, Math.exp(z * unsure.softnessSigma));
-      return sum + weight * chanceOverEdge(rims, cornerMm, unsure, chance);
-    }, 0);
-  const other = unsure.isSideUnknown ? onOtherSide(halo.rims) : null;
-  const risk = other ? (riskWith(halo.rims) + riskWith(other)) / 2 : riskWith(halo.rims);
+  const risk = chanceOfDark(halo, cornerMm, 2 ** -limitStops, unsure);
   return Math.min(1 - unsure.unlikeShare, Math.max(unsure.unlikeShare, risk));
 }

@@ -23,7 +23,11 @@ const DOUBTS = {
 } as const;
 
 /** The evidence of the bare lens, less sure by what is not known of the converters' own rims. */
-export function evidenceBehind({ at, train, halo }: Situation): HaloEvidence {
+export function evidenceBehind({
+  at,
+  train,
+  halo,
+}: Pick<Situation, 'at' | 'train' | 'halo'>): HaloEvidence {
   const evidence = evidenceFor(at, train.factor);
   const own = train.parts.flatMap((part) => {
     const known = ownRimKnown(part, train.mounts);

@@ -18,8 +18,11 @@ interface Untold {
 const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string =>
   `${widthMm}×${heightMm}`;
 
+/** What of a rig somebody may not have told. */
+type Told = Pick<Rig, 'body' | 'mode' | 'lens' | 'parts'>;
+
 /** What decides the coverage and was not told, the weightiest first. */
-function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
+function untoldOf({ body, mode, lens, parts }: Told): Untold[] {
   const [whole] = body.modes;
   const guess = (holds: boolean, doubt: string, surer: string, decides = true): Untold[] =>
     holds ? [{ doubt, surer, decides }] : [];
@@ -53,8 +56,13 @@ function untoldOf({ body, mode, lens, parts }: Rig): Untold[] {
   ];
 }
 
-/** The evidence, less sure by what nobody told. */
-function withUntold(untold: readonly Untold[], evidence: HaloEvidence): HaloEvidence {
+/** Least share of rigs that are otherwise than was taken for granted, 0..1. */
+export const untoldShare = (rig: Told): number =>
+  untoldOf(rig).some((u) => u.decides) ? OTHERWISE_SHARE : 0;
+
+/** The evidence, less sure by what nobody told of a rig. */
+export function withUntold(rig: Rig, evidence: HaloEvidence): HaloEvidence {
+  const untold = untoldOf(rig);
   if (untold.length === 0) return evidence;
   const doubts = [...untold.map((u) => u.doubt), ...evidence.doubts];
   if (!untold.some((u) => u.decides)) return { ...evidence, doubts };
@@ -63,21 +71,14 @@ function withUntold(untold: readonly Untold[], evidence: HaloEvidence): HaloEvid
 }
 
 /** The one thing that would make the verdict surer, however the rig is set; null where two frames were measured. */
-function surerBy({ lens }: Rig, [first]: readonly Untold[]): string | null {
+export function surerOf(rig: Rig): string | null {
+  const [first] = untoldOf(rig);
   if (first) return first.surer;
+  const { lens } = rig;
   const measured = lens.halo.filter((s) => s.evidence.kind === 'measured');
   if (measured.length === 0)
     return 'Two test frames of an even wall, wide open and at f/8, would measure the halo.';
   return measured.every((s) => isOneFrame(s.evidence))
     ? 'A second test frame, at f/8, would settle the other apertures.'
     : null;
-}
-
-/** The evidence as sure as a rig's untold facts leave it, and the one thing that would make the verdict surer. */
-export function knownOf(
-  rig: Rig,
-  evidence: HaloEvidence,
-): { evidence: HaloEvidence; surer: string | null } {
-  const untold = untoldOf(rig);
-  return { evidence: withUntold(untold, evidence), surer: surerBy(rig, untold) };
 }

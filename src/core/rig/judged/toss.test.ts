@@ -1,0 +1,155 @@
+/**
+ * When a verdict is a coin's toss, against plain drawing: thousands of halos as they may as well be, each judged, and
+ * their verdicts counted. Drawing knows no quadrature and no shortcut.
+ */
+import { describe, expect, it } from 'vitest';
+import { evaluate } from '../report';
+import { turned } from '../../rig';
+import {
+  bothOf,
+  isSurelyClear,
+  judge,
+  VERDICT_KINDS,
+  verdictWords,
+  type VerdictKind,
+} from '../../frame';
+import type { Halo, HaloUnsure, Rim } from '../../halo';
+import { normalDeviates, randomOf } from '../../maths';
+import { demoRig } from '../../../../tests/support/demo';
+import { plainLens, plainRig } from '../../../../tests/support/plainRig';
+import { isSettled, otherVerdict, riskIn, TOSS_SHARE, type Asked } from './toss';
+import { isClear, verdictOf } from './verdicts';
+
+const { between, whole, chance } = randomOf(20261201);
+const deviates = normalDeviates();
+const normal = () => deviates[whole(0, deviates.length - 1)]!;
+const pick = <T>(list: readonly T[]): T => list[whole(0, list.length - 1)]!;
+
+/** Squeezed by crops, shifted, off the middle, moving in a box or a disc: whatever a rig may be. */
+function drawn(): { asked: Asked; unsure: HaloUnsure } {
+  const [widthMm, heightMm] = pick([
+    [36, 24],
+    [36, 20.25],
+    [23.5, 13.2],
+    [24, 24],
+    [43.8, 32.9],
+  ] as const);
+  const corner = Math.hypot(widthMm, heightMm) / 2;
+  const edge = corner * between(0.55, 1.35);
+  const rims: Rim[] = [
+    { side: 'front', edgeRadiusMm: edge, softnessMm: edge * between(0.01, 0.5) },
+  ];
+  if (chance(0.5))
+    rims.push({ side: 'rear', edgeRadiusMm: edge * between(1, 1.2), softnessMm: edge * 0.2 });
+  return {
+    asked: {
+      halo: {
+        rims,
+        exitPupilMm: chance(0.7) ? between(30, 120) : null,
+        coneTangent: 0,
+        centre: { xMm: between(-1, 1), yMm: between(-1, 1) },
+      },
+      delivered: { widthMm, heightMm },
+      travel: pick([
+        { xMm: 0, yMm: 0, discMm: 0 },
+        { xMm: 0.8, yMm: 0.4, discMm: 0 },
+        { xMm: 0.5, yMm: 0.3, discMm: 1.2 },
+      ]),
+      limitStops: pick([1, 2, 3]),
+    },
+    unsure: {
+      edgeSigmaMm: edge * between(0.002, 0.12),
+      softnessSigma: between(0.02, 0.35),
+      falloffSigma: between(0.05, 0.5),
+      unlikeShare: 0,
+      isSideUnknown: false,
+      errors: 'normal',
+    },
+  };
+}
+
+const DRAWS = 1500;
+
+/** How often each verdict is drawn, 0..1. */
+function counted({ halo, delivered, travel, limitStops }: Asked, unsure: HaloUnsure) {
+  const shares: Record<VerdictKind, number> = { Clear: 0, Shaded: 0, Clipped: 0, Keyhole: 0 };
+  for (let i = 0; i < DRAWS; i += 1) {
+    const wider = normal() * unsure.edgeSigmaMm;
+    const softer = Math.exp(normal() * unsure.softnessSigma);
+    const falloff = Math.max(1e-3, 1 + normal() * unsure.falloffSigma);
+    const one: Halo = {
+      ...halo,
+      rims: halo.rims.map(({ side, edgeRadiusMm, softnessMm }) => ({
+        side,
+        edgeRadiusMm: edgeRadiusMm + wider,
+        softnessMm: Math.min(edgeRadiusMm + wider, softnessMm * softer),
+      })),
+      exitPupilMm: halo.exitPupilMm === null ? null : halo.exitPupilMm / Math.sqrt(falloff),
+    };
+    shares[judge(one, delivered, travel, limitStops).kind] += 1 / DRAWS;
+  }
+  return shares;
+}
+
+/** Counting is rough by 0.03 at the most, and softness that is asked at three places only by as much again. */
+const ROUGH = 0.09;
+
+describe('a coin’s toss', () => {
+  it('is where counting finds another verdict once in four times or more, and names the likeliest', () => {
+    const seen = { settled: 0, toss: 0, sure: 0 };
+    for (let k = 0; k < 150; k += 1) {
+      const { asked, unsure } = drawn();
+      const { halo, delivered, travel, limitStops } = asked;
+      const { kind } = judge(halo, delivered, travel, limitStops);
+      const shares = counted(asked, unsure);
+      const other = 1 - shares[kind];
+      const told = otherVerdict(asked, kind, unsure);
+      const label = `${k}: ${kind} or ${told}, ${JSON.stringify(shares)}`;
+      if (isSettled(asked, kind, unsure)) {
+        seen.settled += 1;
+        expect(other, label).toBeLessThan(TOSS_SHARE + ROUGH);
+      }
+      expect(Math.abs(1 - shares.Clear - riskIn(asked, unsure)), label).toBeLessThan(ROUGH);
+      if (Math.abs(other - TOSS_SHARE) < ROUGH) continue;
+      expect(told !== null, label).toBe(other > TOSS_SHARE);
+      if (told === null) seen.sure += 1;
+      else {
+        seen.toss += 1;
+        const best = Math.max(...VERDICT_KINDS.filter((v) => v !== kind).map((v) => shares[v]));
+        expect(shares[told], label).toBeGreaterThan(best - ROUGH);
+      }
+    }
+    for (const count of Object.values(seen)) expect(count).toBeGreaterThan(25);
+  });
+
+  it('is named on the face, the better verdict first, and is never counted as Clear', () => {
+    expect(verdictWords({ kind: 'Shaded', or: 'Clear' })).toBe('Clear or Shaded');
+    expect(verdictWords({ kind: 'Clear', or: 'Shaded' })).toBe('Clear or Shaded');
+    expect(verdictWords({ kind: 'Clipped', or: null })).toBe('Clipped');
+    expect(bothOf({ kind: 'Keyhole', or: 'Clipped' })).toEqual(['Clipped', 'Keyhole']);
+    expect(isSurelyClear({ kind: 'Clear', or: 'Shaded' })).toBe(false);
+    const rig = turned(demoRig('wheel-house-wide'), { stabiliser: false });
+    const tosses = Array.from({ length: 120 }, (_, i) => turned(rig, { focalMm: 20.5 + i / 40 }))
+      .map((at) => ({ at, report: evaluate(at) }))
+      .filter(({ report }) => report.verdict.or !== null);
+    expect(tosses.length).toBeGreaterThan(0);
+    for (const { at, report } of tosses) {
+      expect(isClear(at)).toBe(false);
+      expect(report.coverage.scaleUp).toBeGreaterThan(1);
+      expect(report.verdict.sentence).toContain('It may as well be');
+      const [better] = bothOf(report.verdict);
+      if (better === 'Clear') {
+        expect(report.verdict.risk).toBeGreaterThan(0.25);
+        // A hard edge may be a third one.
+        expect(report.verdict.risk).toBeLessThan(0.8);
+      }
+    }
+  });
+
+  it('a guess at what nobody told is one, however wide the halo', () => {
+    const rig = plainRig({ lens: { halo: [], estimated: ['focalMinMm'] } });
+    expect(verdictOf(rig).or).not.toBeNull();
+    expect(isClear(rig)).toBe(false);
+    expect(isClear(plainRig({ lens: plainLens() }))).toBe(true);
+  });
+});
