@@ -140,8 +140,8 @@ describe('a coin’s toss', () => {
       const [better] = bothOf(report.verdict);
       if (better === 'Clear') {
         expect(report.verdict.risk).toBeGreaterThan(0.25);
-        // A hard edge may be a third one.
-        expect(report.verdict.risk).toBeLessThan(0.8);
+        // A hard edge may be a third one, so that Clear has less than a quarter.
+        expect(report.verdict.risk).toBeLessThan(0.9);
       }
     }
   });

@@ -2,6 +2,7 @@
  * Every figure and sentence the screens show of the demo's rigs, kept in a file: a change of any of them
  * has to be meant. Retake it with `npx vitest run --project unit demoFigures -u`.
  */
+import { verdictWords } from '@/core/frame';
 import { expect, it } from 'vitest';
 import { tideMill } from '@/core/demo';
 import { bargainCheck, findChains, lensOffers, waysOut } from '@/core/rig/search';
@@ -31,7 +32,7 @@ function figuresOf(id: string) {
     })),
     sweep: [...sweep(rig, apertureSteps(rig), focalSteps(rig, 5))].map((c) =>
       c.cannot === null
-        ? `${c.row} ${c.column}: ${c.verdict ?? ''} ${c.worstCornerStops?.toFixed(4) ?? 'no light'}`
+        ? `${c.row} ${c.column}: ${c.verdict ? verdictWords(c.verdict) : ''} ${c.worstCornerStops?.toFixed(4) ?? 'no light'}`
         : `${c.row} ${c.column}: ${c.cannot}`,
     ),
     windows: sweepAnswer(rig),
