@@ -95,28 +95,35 @@ function counted({ halo, delivered, travel, limitStops }: Asked, unsure: HaloUns
 const ROUGH = 0.09;
 
 describe('a coin’s toss', () => {
-  it('is where counting finds another verdict once in four times or more, and names the likeliest', () => {
+  it('is where counting finds a better or a worse verdict once in four times or more, and names the likeliest', () => {
     const seen = { settled: 0, toss: 0, sure: 0 };
     for (let k = 0; k < 150; k += 1) {
       const { asked, unsure } = drawn();
       const { halo, delivered, travel, limitStops } = asked;
       const { kind } = judge(halo, delivered, travel, limitStops);
       const shares = counted(asked, unsure);
-      const other = 1 - shares[kind];
+      const here = VERDICT_KINDS.indexOf(kind);
+      const sum = (kinds: readonly VerdictKind[]) => kinds.reduce((all, v) => all + shares[v], 0);
+      const sides = [VERDICT_KINDS.slice(0, here), VERDICT_KINDS.slice(here + 1)];
+      const [better, worse] = [sum(sides[0]!), sum(sides[1]!)];
+      const most = Math.max(better, worse);
       const told = otherVerdict(asked, kind, unsure);
       const label = `${k}: ${kind} or ${told}, ${JSON.stringify(shares)}`;
       if (isSettled(asked, kind, unsure)) {
         seen.settled += 1;
-        expect(other, label).toBeLessThan(TOSS_SHARE + ROUGH);
+        expect(most, label).toBeLessThan(TOSS_SHARE + ROUGH);
       }
       expect(Math.abs(1 - shares.Clear - riskIn(asked, unsure)), label).toBeLessThan(ROUGH);
-      if (Math.abs(other - TOSS_SHARE) < ROUGH) continue;
-      expect(told !== null, label).toBe(other > TOSS_SHARE);
+      if (Math.abs(most - TOSS_SHARE) < ROUGH) continue;
+      expect(told !== null, label).toBe(most > TOSS_SHARE);
       if (told === null) seen.sure += 1;
       else {
         seen.toss += 1;
-        const best = Math.max(...VERDICT_KINDS.filter((v) => v !== kind).map((v) => shares[v]));
-        expect(shares[told], label).toBeGreaterThan(best - ROUGH);
+        const side = sides.find((kinds) => kinds.includes(told))!;
+        expect(sum(side), label).toBeGreaterThan(Math.min(most, TOSS_SHARE) - ROUGH);
+        expect(shares[told], label).toBeGreaterThan(
+          Math.max(...side.map((v) => shares[v])) - ROUGH,
+        );
       }
     }
     for (const count of Object.values(seen)) expect(count).toBeGreaterThan(25);
@@ -140,8 +147,7 @@ describe('a coin’s toss', () => {
       const [better] = bothOf(report.verdict);
       if (better === 'Clear') {
         expect(report.verdict.risk).toBeGreaterThan(0.25);
-        // A hard edge may be a third one, so that Clear has less than a quarter.
-        expect(report.verdict.risk).toBeLessThan(0.9);
+        expect(report.verdict.risk).toBeLessThan(0.75);
       }
     }
   });

@@ -12,7 +12,7 @@ import { HERMITE_3 } from '../../maths';
 import type { FrameSize } from '../../optics';
 import { altered, chanceOfDark, onOtherSide, riskOf } from './risk';
 
-/** From this chance of another verdict on, both are named: nobody should act on one of them. A rule of this program. */
+/** From this chance of a better or a worse verdict on, both are named: nobody should act on one of them. A rule of this program. */
 export const TOSS_SHARE = 0.25;
 
 /** What a verdict is about: the part of a situation that decides it. */
@@ -84,9 +84,24 @@ export const riskIn = (
   unsure: HaloUnsure,
 ): number => riskOf(halo, delivered, travel, limitStops, unsure);
 
+/** The likeliest of some verdicts, where together they are as likely as makes a toss; null else. */
+function likeliest(
+  kinds: readonly VerdictKind[],
+  chances: Readonly<Record<VerdictKind, number>>,
+): { kind: VerdictKind; together: number } | null {
+  const together = kinds.reduce((sum, kind) => sum + chances[kind], 0);
+  const [first, ...others] = kinds;
+  if (first === undefined || together <= TOSS_SHARE) return null;
+  const kind = others.reduce(
+    (best, other) => (chances[other] > chances[best] ? other : best),
+    first,
+  );
+  return { kind, together };
+}
+
 /**
- * The verdict that may as well hold as the expected one: the likeliest other, where one verdict in four or more is
- * another. Null where the expected one is likely enough. `risk` is that of riskIn where it is known.
+ * The verdict that may as well hold as the expected one: the likeliest of the worse, or of the better, where these are
+ * together as likely as one in four. Null where neither are. `risk` is that of riskIn where it is known.
  */
 export function otherVerdict(
   asked: Asked,
@@ -99,19 +114,18 @@ export function otherVerdict(
   if (kind === 'Clear' && notClear <= TOSS_SHARE) return null;
   const { halo, delivered, travel } = asked;
   const cornerMm = worstCornerRadius(delivered, halo.centre, travel);
+  const keyholeMm = keyholeRadiusMm(delivered, halo.centre);
   const hard = Math.min(notClear, chanceOfDark(halo, cornerMm, 0, unsure));
-  const keyhole =
-    hard > 0
-      ? Math.min(hard, chanceOfDark(halo, keyholeRadiusMm(delivered, halo.centre), 0, unsure))
-      : 0;
+  const keyhole = hard > 0 ? Math.min(hard, chanceOfDark(halo, keyholeMm, 0, unsure)) : 0;
   const chances: Record<VerdictKind, number> = {
     Clear: 1 - notClear,
     Shaded: notClear - hard,
     Clipped: hard - keyhole,
     Keyhole: keyhole,
   };
-  if (1 - chances[kind] <= TOSS_SHARE) return null;
-  return VERDICT_KINDS.filter((other) => other !== kind).reduce((best, other) =>
-    chances[other] > chances[best] ? other : best,
-  );
+  const here = VERDICT_KINDS.indexOf(kind);
+  const better = likeliest(VERDICT_KINDS.slice(0, here), chances);
+  const worse = likeliest(VERDICT_KINDS.slice(here + 1), chances);
+  if (better && worse) return worse.together >= better.together ? worse.kind : better.kind;
+  return (better ?? worse)?.kind ?? null;
 }

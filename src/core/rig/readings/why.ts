@@ -104,7 +104,7 @@ const offMiddle = ({ frame: { middle } }: Report): Why['inputs'] =>
 const EXPLAIN: Record<Reading, Explain> = {
   verdict: (_, report, today) => ({
     title: 'The verdict',
-    formula: `Keyhole: under ${KEYHOLE_SHARE * 100} % of the frame has more than 1/8 of the light through the rims. Clipped: the worst corner has less than 1/8. Clear: the worst corner is no darker than you accept. Shaded: all else. Where another verdict is as likely as one in four, both are named.`,
+    formula: `Keyhole: under ${KEYHOLE_SHARE * 100} % of the frame has more than 1/8 of the light through the rims. Clipped: the worst corner has less than 1/8. Clear: the worst corner is no darker than you accept. Shaded: all else. Where a better or a worse one is as likely as one in four, both are named.`,
     inputs: [
       [
         'worst corner',
