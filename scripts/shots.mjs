@@ -39,7 +39,7 @@ const SHOTS = [
     theme: 'dark',
     size: [1280, 800],
     isEmpty: true,
-    presses: ['23.5×15.6', '24 MP', 'No'],
+    presses: ['1.5 crop, 23.5×15.6', '24 MP', 'No'],
   },
   {
     name: 'sweep-dark',

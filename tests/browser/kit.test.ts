@@ -131,7 +131,7 @@ describe('gear told by a few facts', () => {
   it('a camera stands in the cabinet with the modes that are usual, its guesses marked', async () => {
     await kit.openTable('Bodies');
     await kit.pressStarting('body');
-    await kit.answer('Sensor, mm', '17.3×13');
+    await kit.answer('Sensor, mm', '2.0 crop, 17.3×13');
     await kit.answer('Megapixels', '20 MP');
     await kit.answer('Does the sensor move to steady the picture?', 'I do not know');
     await kit.press('Put it in the cabinet');

@@ -54,12 +54,12 @@ const LENS_MOUNT = 'Mount of the lens, by register';
 
 describe('an empty program', () => {
   it('comes from a small body, a reducer and a zoom to a verdict in 8 presses and 2 typed fields', async () => {
-    await start.answer('Sensor, mm', '23.5×15.6');
+    await start.answer('Sensor, mm', '1.5 crop, 23.5×15.6');
     await start.answer('Megapixels', '24 MP');
     await start.answer('Does the sensor move to steady the picture?', 'No');
     await start.answer(CAMERA_MOUNT, 'Mirrorless bayonet 18.00');
     await start.write('What stands on it', '24–70/2.8');
-    await start.answer('Made for, mm', '36×24');
+    await start.answer('Made for, mm', 'full frame, 36×24');
     await start.answer(LENS_MOUNT, 'SLR bayonet 44.00');
     await start.answer('Between lens and camera', 'Focal reducer ×0.71');
     await start.expectSoon(

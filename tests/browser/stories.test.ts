@@ -185,7 +185,7 @@ describe('gear that is not in the kit', () => {
     const field = await bench.find('[role="dialog"] input');
     await field.sendKeys('135/3.5', '\uE004');
     await bench.choose('Mount', 'SLR bayonet 42.00');
-    await bench.choose('Made for', '36×24');
+    await bench.choose('Made for', 'full frame');
     await bench.press('Put it in the cabinet');
     await bench.expectSoon(
       () => bench.ringWords('Aperture'),

@@ -46,7 +46,8 @@ describe('one lens, one body, one job', () => {
       scale: 1,
       tStop: 2,
       light: 'T',
-      pixelsAcross: 6000,
+      // The mode reads 6000 and records 3000.
+      pixelsAcross: 3000,
       massG: 1000,
       price: 1020,
     });
@@ -57,7 +58,7 @@ describe('one lens, one body, one job', () => {
   });
 
   it.each<[string, Partial<Job>, string]>([
-    ['too few pixels', { pixelsAcross: 6100 }, '100 pixels short across: 6000 of 6100.'],
+    ['too few pixels', { pixelsAcross: 3100 }, '100 pixels short across: 3000 of 3100.'],
     ['too few frames a second', { framesPerSecond: 26 }, '25 frames a second; 26 are wanted.'],
     ['too heavy', { mostMassG: 900 }, '100 g too heavy: 1000 g.'],
     ['too dear', { mostPrice: 1000 }, '20 too dear: 1020.'],
@@ -81,7 +82,8 @@ describe('one lens, one body, one job', () => {
 
   it('passes on the very limit of each', () => {
     const limits: Partial<Job> = {
-      pixelsAcross: 6000,
+      // The mode reads 6000 and records 3000.
+      pixelsAcross: 3000,
       framesPerSecond: 25,
       mostMassG: 1000,
       mostPrice: 1020,
@@ -240,7 +242,7 @@ describe('stabiliser, crops and scale-up', () => {
   });
 
   it('but not where the pixels are gone by then', () => {
-    const asked = { postScale: 1.1, pixelsAcross: 5800 };
+    const asked = { postScale: 1.1, pixelsAcross: 2900 };
     expect(passes(only(asked, { lenses: [small] }))).toBe(false);
   });
 
@@ -257,7 +259,7 @@ describe('stabiliser, crops and scale-up', () => {
     ]);
     expect(cropped.crops.map((c) => c.cropId)).toEqual([null, 'active']);
     // As it is handed over: at the widest of them.
-    expect(cropped.pixelsAcross).toBeCloseTo(6000 / 1.2, 6);
+    expect(cropped.pixelsAcross).toBeCloseTo(3000, 6);
   });
 });
 

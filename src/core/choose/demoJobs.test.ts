@@ -92,7 +92,7 @@ describe('the sluice tower', () => {
   it('is served whole by the small-format zoom behind the reducer', () => {
     const [first] = found.passing;
     expect(first).toMatchObject({ lensId: 'w1835', partIds: ['r71-44-18'], bodyId: 'c26' });
-    expect(first?.share).toBe(1);
+    expect(first?.share).toBeCloseTo(1, 9);
     expect(first?.at?.focalMm).toBeCloseTo(26 / 1.2059, 1);
     expect(reasonOf(first!, job)).toBe(
       'Clear at 26–40 mm, all that is wanted, T1.4, risk < 1 %, measured.',

@@ -118,6 +118,8 @@ const FAILED_FRAME: Delivered = {
     widthPx: 0,
     heightPx: 0,
     megapixels: 0,
+    readPx: { across: 0, down: 0 },
+    recordedPx: { across: 0, down: 0 },
     linearCrop: 1,
     oversampling: null,
   },

@@ -36,7 +36,7 @@ export function gainRange(
   const fNumber = report.optics.effectiveFNumber;
   const gain = (scale: number) => {
     const lens = { ...rig.lens, resolutionLpMm: resolutionOf(rig.lens) * scale };
-    return converterOrCrop({ ...rig, lens }, factor, fNumber).gain;
+    return converterOrCrop(lens, factor, fNumber, report.sharpness.pitchMm).gain;
   };
   return { low: gain(1 - spread), mid: gain(1), high: gain(1 + spread) };
 }
@@ -68,9 +68,10 @@ function converterVerdict(base: ConverterColumn, column: ConverterColumn): Weigh
   const { reach } = column;
   const { low, mid, high } = gainRange(base, reach);
   const { winner, sentence } = converterOrCrop(
-    base.rig,
+    base.rig.lens,
     reach,
     base.report.optics.effectiveFNumber,
+    base.report.sharpness.pitchMm,
   );
   const isSure = [low, high].every((gain) => kindOf(gain) === winner);
   const lost = -lightAgainst({ column, base });

@@ -49,6 +49,7 @@ const video = (
     widthPx: area[2],
     heightPx: area[3],
     recordedWidthPx,
+    sampling: 'every pixel',
     framesPerSecond,
     crops,
     digitalZooms,

@@ -36,6 +36,7 @@ export {
   cropInForce,
   deliveredFrame,
   type DeliveredFrame,
+  type Pixels,
   fitAspect,
   linearCropOf,
   recordedFrame,

@@ -3,14 +3,27 @@ import type { Mode, StabilisationCrop } from '../kit/records';
 import type { FrameSize } from '../optics';
 
 export interface DeliveredFrame extends FrameSize {
-  /** Pixels of the read-out that fall in it. */
+  /** Pixels of the file that fall in it, and none that the sensor did not give: what detail, compare and choice count. */
   widthPx: number;
   heightPx: number;
   megapixels: number;
+  /** Pixels of the sensor that lie in it. */
+  readPx: Pixels;
+  /** Pixels of the file that fall in it, those the body made up among them. */
+  recordedPx: Pixels;
   /** Linear crop by stabilisation, digital zoom and scale-up in post together, >= 1. */
   linearCrop: number;
-  /** Pixels used across for each pixel recorded across; null where the mode records what it reads. */
+  /**
+   * Pixels read for each recorded one, along a side; below 1 the body makes up what it did not read. Null where not every
+   * pixel counts, or nobody knows.
+   */
   oversampling: number | null;
+}
+
+/** Pixels along the sides of a frame. */
+export interface Pixels {
+  across: number;
+  down: number;
 }
 
 /** The crop in force: the measured figure wins over the nominal one. */
@@ -54,17 +67,39 @@ export function deliveredFrame(mode: Mode, choice: CropChoice): DeliveredFrame {
     { widthMm: mode.widthMm / crop, heightMm: mode.heightMm / crop },
     choice.aspect === null ? null : choice.aspect / choice.squeeze,
   );
-  const widthPx = (mode.widthPx * widthMm) / mode.widthMm;
-  const heightPx = (mode.heightPx * heightMm) / mode.heightMm;
+  const readPx = {
+    across: (mode.widthPx * widthMm) / mode.widthMm,
+    down: (mode.heightPx * heightMm) / mode.heightMm,
+  };
+  // Scale-up in post cuts the recorded picture; the body's own crops may spread the same pixels over less.
+  const perRead = recordedForEachRead(mode, linearCrop);
+  const recordedPx = { across: readPx.across * perRead, down: readPx.down * perRead };
+  const counted = Math.min(1, perRead);
+  const [widthPx, heightPx] = [readPx.across * counted, readPx.down * counted];
   return {
     widthMm,
     heightMm,
     widthPx,
     heightPx,
     megapixels: (widthPx * heightPx) / 1e6,
+    readPx,
+    recordedPx,
     linearCrop: crop,
-    oversampling: mode.recordedWidthPx === null ? null : widthPx / mode.recordedWidthPx,
+    oversampling: isEveryPixelRead(mode) ? 1 / perRead : null,
   };
+}
+
+/** Whether each pixel of the area is known to count in the file. */
+const isEveryPixelRead = ({ recordedWidthPx, sampling }: Mode): boolean =>
+  recordedWidthPx === null || sampling === 'every pixel';
+
+/**
+ * Pixels recorded for each one read, along a side, with the body's crops in force. Video keeps its pixels and spreads them
+ * over less of the sensor; stills lose those that are cut off (common practice, no source).
+ */
+function recordedForEachRead({ use, widthPx, recordedWidthPx }: Mode, linearCrop: number): number {
+  const whole = (recordedWidthPx ?? widthPx) / widthPx;
+  return use === 'video' ? whole * linearCrop : whole;
 }
 
 /** What a mode writes: the area of the sensor its picture shows, and its pixels, both whole. */
@@ -73,13 +108,9 @@ export interface RecordedFrame extends FrameSize {
   heightPx: number;
 }
 
-/**
- * The picture as it is recorded, with the body's crops in force and nothing else cut. Video keeps its pixels and
- * spreads them over less of the sensor; stills lose those that are cut off (common practice, no source).
- */
+/** The picture as it is recorded, with the body's crops in force and nothing else cut. */
 export function recordedFrame(mode: Mode, linearCrop: number): RecordedFrame {
-  const writtenPx = mode.recordedWidthPx ?? mode.widthPx;
-  const widthPx = mode.use === 'video' ? writtenPx : writtenPx / linearCrop;
+  const widthPx = (mode.widthPx / linearCrop) * recordedForEachRead(mode, linearCrop);
   return {
     widthMm: mode.widthMm / linearCrop,
     heightMm: mode.heightMm / linearCrop,

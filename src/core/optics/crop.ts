@@ -1,6 +1,5 @@
 /** Crop factors and full-frame equivalents on the basis the user chooses. */
 import { diagonalMm, FULL_FRAME, type FrameSize } from './formats';
-import { lightStopsOfFactor } from './stops';
 
 export const CROP_BASES = ['diagonal', 'width', 'height'] as const;
 export type CropBasis = (typeof CROP_BASES)[number];
@@ -12,6 +11,8 @@ export function cropFactor(frame: FrameSize, basis: CropBasis = 'diagonal'): num
   return diagonalMm(FULL_FRAME) / diagonalMm(frame);
 }
 
+const areaOf = ({ widthMm, heightMm }: FrameSize): number => widthMm * heightMm;
+
 export interface Equivalents {
   basis: CropBasis;
   cropFactor: number;
@@ -19,16 +20,20 @@ export interface Equivalents {
   focalMm: number;
   /** f-number on 36x24 with the same depth of field and total light; the exposure does not change. */
   fNumber: number;
-  /** Light in the whole picture against 36x24 at the same f-number and exposure, stops: -2 log2 C. */
+  /** Light on the area of the sensor that is used against 36x24 at the same exposure, stops: log2 of the areas. */
   totalLightStops: number;
 }
 
-/** Full-frame equivalents of focal length `focalMm` at `fNumber` on `frame`: f'·C, N'·C, -2 log2 C. */
+/**
+ * Full-frame equivalents of focal length `focalMm` at `fNumber` on `frame`: f'·C, N'·C. `onSensor` is the frame as it lies
+ * on the sensor, where a squeezed one is narrower than it is seen: its area gathers the light.
+ */
 export function equivalents(
   focalMm: number,
   fNumber: number,
   frame: FrameSize,
   basis: CropBasis = 'diagonal',
+  onSensor: FrameSize = frame,
 ): Equivalents {
   const c = cropFactor(frame, basis);
   return {
@@ -36,6 +41,6 @@ export function equivalents(
     cropFactor: c,
     focalMm: focalMm * c,
     fNumber: fNumber * c,
-    totalLightStops: lightStopsOfFactor(c),
+    totalLightStops: Math.log2(areaOf(onSensor) / areaOf(FULL_FRAME)),
   };
 }

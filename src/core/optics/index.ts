@@ -45,6 +45,7 @@ export {
   diagonalMm,
   farthestCornerMm,
   FORMATS,
+  formatWords,
   type FrameSize,
   FULL_FRAME,
   isOffMiddle,

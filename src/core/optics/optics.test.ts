@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { blurDiscMm } from './blur';
-import { cropFactor, equivalents } from './crop';
+import { cropFactor, equivalents, CROP_BASES } from './crop';
 import { diagonalMm, FORMATS, parseFrame } from './formats';
 import { anglesOfView, focusMagnification } from './view';
 
@@ -41,7 +41,16 @@ describe('crop factor', () => {
     const e = equivalents(14.2, 1.278, SMALL);
     expect(e.focalMm).toBeCloseTo(21.78, 2);
     expect(e.fNumber).toBeCloseTo(1.96, 2);
-    expect(e.totalLightStops).toBeCloseTo(-1.234, 3);
+    // 23.5 · 15.6 of 36 · 24 mm².
+    expect(e.totalLightStops).toBeCloseTo(-1.237, 3);
+  });
+
+  it('all the light is that of the area on the sensor, however wide a squeezed picture is seen', () => {
+    // 2.39:1 through a 2x squeeze on 25.5 mm of height: 30.47 x 25.5 mm, 777 of 864 mm².
+    const onSensor = { widthMm: (25.5 * 2.39) / 2, heightMm: 25.5 };
+    const seen = { widthMm: 25.5 * 2.39, heightMm: 25.5 };
+    for (const basis of CROP_BASES)
+      expect(equivalents(50, 2, seen, basis, onSensor).totalLightStops).toBeCloseTo(-0.153, 3);
   });
 });
 

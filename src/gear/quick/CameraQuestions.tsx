@@ -1,17 +1,18 @@
 'use client';
 import type { Mount } from '@/core/kit/records';
 import { COMMON_SENSORS, type StartAnswers } from '@/core/kit/starter';
-import { FORMATS } from '@/core/optics';
+import { FORMATS, formatWords } from '@/core/optics';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
 import { MountQuestion } from './MountQuestion';
 import { ofYesOrNo, UNKNOWN, unknownChip, YES_OR_NO, yesOrNoOf } from './unknown';
 
-const formatName = (id: string): string => FORMATS.find((f) => f.id === id)?.name ?? id;
-
 const SENSORS: readonly Chip[] = [
   unknownChip,
-  ...COMMON_SENSORS.map(({ formatId }) => ({ id: formatId, label: formatName(formatId) })),
+  ...COMMON_SENSORS.flatMap(({ formatId: id }) => {
+    const format = FORMATS.find((f) => f.id === id);
+    return format ? [{ id, label: formatWords(format) }] : [];
+  }),
 ];
 
 /** Megapixels such a sensor comes with; of an unknown one, those of most. */

@@ -202,7 +202,11 @@ const formatOptions = (marked: FrameSize | null) => [
   ...(marked
     ? [{ id: 'marked', label: `${marked.widthMm}×${marked.heightMm}`, note: 'by its marking' }]
     : []),
-  ...FORMATS.map((f) => ({ id: f.id, label: f.name, note: `${f.widthMm} × ${f.heightMm} mm` })),
+  ...FORMATS.map((f) => ({
+    id: f.id,
+    label: f.said ?? f.name,
+    note: `${f.widthMm} × ${f.heightMm} mm`,
+  })),
 ];
 
 interface LensFactsFormProps {

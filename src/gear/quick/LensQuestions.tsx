@@ -1,7 +1,7 @@
 'use client';
 import type { Mount } from '@/core/kit/records';
 import { COMMON_LENS_FORMATS, type StartAnswers } from '@/core/kit/starter';
-import { FORMATS } from '@/core/optics';
+import { FORMATS, formatWords } from '@/core/optics';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
 import { MountQuestion } from './MountQuestion';
@@ -11,7 +11,7 @@ const MADE_FOR: readonly Chip[] = [
   unknownChip,
   ...FORMATS.filter((f) => (COMMON_LENS_FORMATS as readonly string[]).includes(f.id)).map((f) => ({
     id: f.id,
-    label: f.name,
+    label: formatWords(f),
   })),
 ];
 

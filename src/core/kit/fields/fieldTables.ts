@@ -156,6 +156,7 @@ const MODES = body.list('modes', 'Recording modes', {
     mode.number('widthPx', 'Pixels across', 'px'),
     mode.number('heightPx', 'Pixels down', 'px'),
     mode.number('recordedWidthPx', 'Recorded across', 'px'),
+    mode.choice('sampling', 'From read to recorded'),
     mode.number('framesPerSecond', 'Frames a second', 'fps'),
     CROPS,
     mode.numbers('digitalZooms', 'Digital zooms'),

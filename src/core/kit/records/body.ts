@@ -35,6 +35,9 @@ export const stabilisationCropSchema = record('stabilisation crop', {
 });
 export type StabilisationCrop = Static<typeof stabilisationCropSchema>;
 
+/** Every pixel is read and counts in the picture; several are read as one; lines are left out; nobody knows. */
+export const SAMPLINGS = ['every pixel', 'binned', 'line-skipped', 'not known'] as const;
+
 /** A recording mode: the area of the sensor that is read, and what is written. */
 export const modeSchema = record('mode', {
   id: ID,
@@ -51,6 +54,8 @@ export const modeSchema = record('mode', {
   heightPx: integer(16, 100_000),
   /** Pixels across in the recorded file; null where all that are read are recorded. */
   recordedWidthPx: unknownOr(integer(16, 100_000)),
+  /** How the pixels of the area become those of the file, where they are not the same. */
+  sampling: oneOf(SAMPLINGS, { default: 'not known' }),
   /** Frames per second; null for stills. */
   framesPerSecond: unknownOr(number(0.1, 100_000)),
   crops: listOf(stabilisationCropSchema, 20, { default: [] }),
@@ -165,6 +170,7 @@ export const bodyExample: Body = bodyOf({
       widthPx: 6240,
       heightPx: 4144,
       recordedWidthPx: 3840,
+      sampling: 'every pixel',
       framesPerSecond: 25,
       crops: [{ id: 'active', name: 'electronic', nominal: 1.1, measured: 1.13 }],
       digitalZooms: [1, 1.2, 1.4],

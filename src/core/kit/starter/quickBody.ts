@@ -19,6 +19,7 @@ export const COMMON_SENSORS: readonly CommonSensor[] = [
   { formatId: '44x33', megapixels: [50, 100], usual: 50 },
   { formatId: '35-full-gate', megapixels: [9, 14, 19], usual: 14 },
   { formatId: 'large-cine', megapixels: [15, 27, 38], usual: 27 },
+  { formatId: '16-super', megapixels: [2, 9], usual: 9 },
   { formatId: 'one-inch', megapixels: [10, 20], usual: 20 },
 ];
 
@@ -34,6 +35,12 @@ export interface BodyFacts {
   isSensorTold: boolean;
   isMountTold: boolean;
 }
+
+/** Sensors of cameras that record nothing but video; they offer the whole gate. Common practice, no source. */
+const CINE_SENSORS: readonly string[] = ['35-full-gate', 'large-cine', '16-super'];
+
+/** Stops a moving sensor steadies by, taken where nobody tells them; an assumption: makers' own figures are higher. */
+const USUAL_STOPS = 4;
 
 /** Travel of a sensor stabiliser, share of the diagonal; an assumption: makers do not tell theirs. */
 const USUAL_TRAVEL_SHARE = 0.04;
@@ -73,13 +80,15 @@ function area(full: Mode, share: number, aspect: number) {
 /** The small format many larger cameras can be set to. */
 const SMALL_FORMAT = { widthMm: 23.5, aspect: 23.5 / 15.6 };
 const WIDE = 16 / 9;
+/** The small format is one of its own where it is narrower than the sensor by this. */
+const MUCH_SMALLER = 0.8;
 
-/** What such a body can be set to: stills, video over the whole width and of its middle alone. */
+/** What such a body can be set to: stills or the whole gate, video over the whole width, in the small format, of its middle. */
 function usualModes({ format, megapixels }: BodyFacts): Mode[] {
   const sensor = COMMON_SENSORS.find((s) => s.formatId === format.id);
   const count = (megapixels ?? sensor?.usual ?? 20) * 1e6;
   const perMm = Math.sqrt(count / (format.widthMm * format.heightMm));
-  const stills = modeOf({
+  const whole = modeOf({
     id: 'stills',
     name: 'Stills, whole sensor',
     use: 'stills',
@@ -88,35 +97,58 @@ function usualModes({ format, megapixels }: BodyFacts): Mode[] {
     widthPx: even(format.widthMm * perMm),
     heightPx: even(format.heightMm * perMm),
   });
-  const video = (id: string, name: string, share: number, fps: number): Mode => {
-    const read = area(stills, share, WIDE);
+  const records = recordedWidth(whole.widthPx);
+  const video = (id: string, name: string, share: number, fps: number, aspect = WIDE): Mode => {
+    const read = area(whole, share, aspect);
     return {
-      ...stills,
+      ...whole,
       ...read,
       id,
       name: `${name}, ${fps} fps`,
       use: 'video',
-      recordedWidthPx: Math.min(read.widthPx, recordedWidth(stills.widthPx)),
+      recordedWidthPx: Math.min(read.widthPx, records),
       framesPerSecond: fps,
       crops: [STEADY],
       digitalZooms: ZOOMS,
     };
   };
-  const middle = recordedWidth(stills.widthPx) / stills.widthPx;
   const small = SMALL_FORMAT.widthMm / format.widthMm;
+  if (CINE_SENSORS.includes(format.id)) {
+    const gate: Mode = {
+      ...whole,
+      id: 'open-gate',
+      name: 'Open gate, 25 fps',
+      use: 'video',
+      framesPerSecond: 25,
+    };
+    // Cine cameras steady nothing and zoom nothing by themselves.
+    const plain = (mode: Mode): Mode => ({ ...mode, crops: [], digitalZooms: [1] });
+    return [
+      gate,
+      plain(video('video', '16:9, whole width', 1, 25)),
+      plain(video('scope', '2.39:1, whole width', 1, 50, 2.39)),
+      ...(small < MUCH_SMALLER ? [plain(video('video-small', '16:9, super 35', small, 50))] : []),
+    ];
+  }
+  const middle = records / whole.widthPx;
+  const isSmaller = small < MUCH_SMALLER;
   return [
-    stills,
-    ...(small < 0.8
+    whole,
+    ...(isSmaller
       ? [
           {
-            ...stills,
-            ...area(stills, small, SMALL_FORMAT.aspect),
+            ...whole,
+            ...area(whole, small, SMALL_FORMAT.aspect),
             id: 'stills-small',
             name: 'Stills, small format',
           },
         ]
       : []),
     video('video', 'Video 16:9, whole width', 1, 25),
+    // Where the small format has pixels enough for the file it is read whole, and not its middle alone.
+    ...(isSmaller && small > middle
+      ? [video('video-small', 'Video 16:9, small format', small, 25)]
+      : []),
     ...(middle < 0.95 ? [video('video-middle', 'Video 16:9, middle', middle, 50)] : []),
   ];
 }
@@ -142,13 +174,14 @@ export function quickBody(facts: BodyFacts, id: string): Body {
     mountId,
     modes,
     sensorTravel: travel,
+    stabiliserStops: isStabilised === true ? USUAL_STOPS : null,
     estimated: [
       ...(isMountTold ? [] : ['mountId']),
       ...(isSensorTold ? [] : inModes(modes, ['widthMm', 'heightMm'])),
       ...(megapixels === null ? inModes(modes, ['widthPx', 'heightPx']) : []),
       // How far it moves is a guess wherever it moves.
       ...(travel ? ['sensorTravel'] : []),
-      ...(isStabilised === null ? ['stabiliserStops'] : []),
+      ...(isStabilised === false ? [] : ['stabiliserStops']),
     ],
   });
 }

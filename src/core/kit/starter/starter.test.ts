@@ -80,6 +80,9 @@ describe('a body from what people know', () => {
     expect(mode('stills')).toMatchObject({ widthPx: 6000, heightPx: 4000 });
     expect(mode('video')).toMatchObject({ widthMm: 36, heightMm: 20.25, recordedWidthPx: 3840 });
     expect(mode('video-middle')?.widthMm).toBeCloseTo(23.04, 2);
+    // 23.5 mm of them are 3916 pixels: more than the file has, so that the small format is read whole.
+    expect(mode('video-small')).toMatchObject({ widthMm: 23.5, recordedWidthPx: 3840 });
+    expect(mode('video-small')?.sampling).toBe('not known');
     // Common practice, no source: the small format leaves 24/1.53² = 10.2 MP.
     const small = mode('stills-small')!;
     expect((small.widthPx * small.heightPx) / 1e6).toBeCloseTo(10.2, 1);
@@ -89,9 +92,34 @@ describe('a body from what people know', () => {
     );
   });
 
+  // Common practice, no source: cine cameras record the whole gate, 16:9 and scope over its width, and super 35.
+  it('a large cine body has its open gate and its usual modes, and no stills', () => {
+    const format = FORMATS.find((f) => f.id === 'large-cine')!;
+    const { modes } = quickBody({ ...facts, format, megapixels: 27, isStabilised: false }, 'b');
+    expect(modes.map((m) => [m.id, m.use, m.widthMm])).toEqual([
+      ['open-gate', 'video', 36.7],
+      ['video', 'video', 36.7],
+      ['scope', 'video', 36.7],
+      ['video-small', 'video', 23.5],
+    ]);
+    expect(modes[0]?.recordedWidthPx).toBeNull();
+    expect(modes[2]!.widthMm / modes[2]!.heightMm).toBeCloseTo(2.39, 2);
+  });
+
+  // Common practice, no source: 61 MP bodies read the small format whole for their cropped video.
+  it('a body of many pixels reads the small format for its cropped video, and the middle beside it', () => {
+    const { modes } = quickBody({ ...facts, megapixels: 61 }, 'b');
+    const mode = (id: string) => modes.find((m) => m.id === id)!;
+    expect(mode('video-small').widthMm).toBe(23.5);
+    expect(mode('video-small').widthPx).toBeGreaterThan(6000);
+    expect(mode('video-middle').widthMm).toBeCloseTo((36 * 3840) / 9566, 1);
+  });
+
   it('marks what is a guess, and a stabiliser nobody knows of is minded', () => {
     const estimated = (more: Partial<BodyFacts>) => quickBody({ ...facts, ...more }, 'b');
-    expect(estimated({}).estimated).toEqual(['sensorTravel']);
+    expect(estimated({}).estimated).toEqual(['sensorTravel', 'stabiliserStops']);
+    expect(estimated({}).stabiliserStops).toBe(4);
+    expect(estimated({ isStabilised: null }).stabiliserStops).toBeNull();
     expect(estimated({ isStabilised: false })).toMatchObject({ sensorTravel: null, estimated: [] });
     const unknown = estimated({
       isStabilised: null,
@@ -105,7 +133,7 @@ describe('a body from what people know', () => {
         'mountId',
         'modes.0.widthMm',
         'modes.0.heightPx',
-        'modes.3.heightMm',
+        'modes.4.heightMm',
         'sensorTravel',
         'stabiliserStops',
       ]),
@@ -117,7 +145,13 @@ describe('a body from what people know', () => {
       ...unknown,
       estimated: unknown.estimated.filter((name) => !name.startsWith('modes.0')),
     };
-    expect(told.modes.map((m) => isAreaTold(told, m.id))).toEqual([true, false, false, false]);
+    expect(told.modes.map((m) => isAreaTold(told, m.id))).toEqual([
+      true,
+      false,
+      false,
+      false,
+      false,
+    ]);
   });
 });
 

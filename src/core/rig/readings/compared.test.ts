@@ -48,8 +48,12 @@ describe('rigs side by side', () => {
       heightMm: mode.heightMm / 2,
       widthPx: mode.widthPx / 2,
       heightPx: mode.heightPx / 2,
+      recordedWidthPx: null,
     };
-    const words = differenceWords(beside(plain), beside({ ...plain, mode: half }));
+    // Recorded as it is read: 6 MP of 24. A whole sensor read into a file of 3000 across has as many.
+    const whole = { ...plain, mode: { ...mode, recordedWidthPx: null } };
+    expect(differenceWords(beside(plain), beside({ ...plain, mode: half }))).not.toMatch(/MP/);
+    const words = differenceWords(beside(whole), beside({ ...plain, mode: half }));
     expect(words).toMatch(/2\.0 stops more noise at one exposure/);
     expect(words).toMatch(/100 % tighter/);
     expect(words).toMatch(/MP fewer/);
@@ -71,6 +75,7 @@ describe('photo or video?', () => {
     use: 'video' as const,
     framesPerSecond: 25,
     recordedWidthPx: Math.round(plain.mode.widthPx / 1.5),
+    sampling: 'every pixel' as const,
   };
   const fast = { ...video, id: 'f', framesPerSecond: 100, widthMm: video.widthMm / 1.6 };
   const withModes = (modes: Rig['body']['modes']): Rig => ({
@@ -82,15 +87,22 @@ describe('photo or video?', () => {
 
   it('says what is left of stills, how video samples, and what a frame rate forces', () => {
     const words = photoOrVideo(withModes([stills, video, fast]));
-    expect(words).toMatch(/^stills \d+\.\d MP within the halo, video ×1\.50 oversampled/);
+    expect(words).toMatch(
+      /^stills \d+\.\d MP within the halo, video 4000 across, × 1\.50 oversampled/,
+    );
     expect(words).toMatch(/100 fps crops ×1\.60$/);
     expect(words).not.toMatch(/25 fps/);
+    // Nobody told how 6000 become 4000: that is said in place of a figure.
+    const unknown = photoOrVideo(withModes([{ ...video, sampling: 'not known' }]));
+    expect(unknown).toContain('video 4000 across, 6000 read across, how is not known');
   });
 
   it('says what a body has not got', () => {
     expect(photoOrVideo(withModes([stills]))).toMatch(/no video mode$/);
     expect(photoOrVideo(withModes([video]))).toMatch(/^no stills mode/);
     const straight = { ...video, recordedWidthPx: null };
-    expect(photoOrVideo(withModes([straight]))).toBe('no stills mode, video pixel for pixel');
+    expect(photoOrVideo(withModes([straight]))).toBe(
+      'no stills mode, video 6000 across, pixel for pixel',
+    );
   });
 });

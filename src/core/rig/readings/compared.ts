@@ -1,7 +1,7 @@
 /** Rigs beside each other: rows by what is asked, what differs in words, and whether it is a rig for photo or video. */
 import { largestMode, type Mode } from '../../kit/records';
-import { cleanMegapixels } from '../../frame';
-import { cropFactor, lightStopsOfFactor, stopsBetweenFNumbers } from '../../optics';
+import { cleanMegapixels, deliveredFrame } from '../../frame';
+import { stopsBetweenFNumbers } from '../../optics';
 import {
   cornerWords,
   fixed,
@@ -18,6 +18,7 @@ import {
 } from '../../words';
 import { evaluate, type Report } from '../report';
 import type { Rig } from '../../rig';
+import { sampledWords } from './sampled';
 import { gearOf, grams, massG, orUnknown, price, sumOf, type Fact, type Gear } from './carried';
 
 export interface Beside {
@@ -38,8 +39,7 @@ function moreOf(first: Beside, other: Beside, fact: Fact): number | null {
 }
 
 /** Light the whole picture gathers against 36x24 at the same f-number and exposure, stops. */
-const noiseStops = ({ report }: Beside): number =>
-  lightStopsOfFactor(cropFactor(report.frame.delivered));
+const noiseStops = ({ report }: Beside): number => report.optics.equivalents.totalLightStops;
 
 const rateOf = ({ framesPerSecond }: Mode): string =>
   framesPerSecond === null ? 'stills' : `${short(framesPerSecond, 2)} fps`;
@@ -100,6 +100,7 @@ const ROWS = {
   ],
   pixels: [
     { name: 'Delivered', cell: ({ report: { frame } }) => megapixels(frame.delivered.megapixels) },
+    { name: 'Sampled', cell: ({ rig, report }) => sampledWords(rig.mode, report.frame.delivered) },
     { name: 'Mode', cell: ({ rig }) => rig.mode.name },
     { name: 'Frame rate', cell: ({ rig }) => rateOf(rig.mode) },
     { name: 'Photo or video', cell: ({ rig }) => photoOrVideo(rig) },
@@ -202,6 +203,13 @@ function forcedCrops(modes: readonly Mode[], full: Mode): string[] {
   });
 }
 
+/** How a video mode's pixels become those of its file, whole: "video 3840 across, ×1.56 oversampled". */
+function videoWords(mode: Mode): string {
+  const whole = { aspect: null, digitalZoom: 1, cropId: null, postScale: 1, squeeze: 1 };
+  const frame = deliveredFrame(mode, whole);
+  return `video ${fixed(frame.recordedPx.across, 0)} across, ${sampledWords(mode, frame)}`;
+}
+
 /** "Photo or video?" of a rig in one line: megapixels left, oversampling, crops that frame rates force. */
 export function photoOrVideo(rig: Rig): string {
   const stills = stillsLeft(rig);
@@ -211,11 +219,7 @@ export function photoOrVideo(rig: Rig): string {
   words.push(stills === null ? 'no stills mode' : `stills ${megapixels(stills)} within the halo`);
   if (!full) words.push('no video mode');
   else {
-    const over = full.widthPx / (full.recordedWidthPx ?? full.widthPx);
-    words.push(
-      over > 1.05 ? `video ×${fixed(over, 2)} oversampled` : 'video pixel for pixel',
-      ...forcedCrops(videos, full),
-    );
+    words.push(videoWords(full), ...forcedCrops(videos, full));
   }
   return words.join(', ');
 }

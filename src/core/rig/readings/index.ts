@@ -10,6 +10,7 @@ export {
 export { knownAt, knownWords, whyKnown } from './known';
 export { layTrain, type Piece, type RearGlass, type TrainLayout } from './trainLayout';
 export { layoutWords, troubleWords } from './layoutWords';
+export { sampledWords } from './sampled';
 export { evidenceSentence, explain, type Reading, READINGS } from './why';
 export { resolutionEvidence } from './whyPractice';
 export type { Why } from './whyTypes';

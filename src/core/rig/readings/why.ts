@@ -1,6 +1,7 @@
 /** Why a figure is what it is: the formula, what went in, and how it is known. */
+import { sampledWords } from './sampled';
 import { fullName } from '../../kit/records';
-import { KEYHOLE_SHARE } from '../../frame';
+import { KEYHOLE_SHARE, type Pixels } from '../../frame';
 import {
   ageWords,
   counted,
@@ -96,6 +97,15 @@ function unsureInputs({ halo }: Report): Why['inputs'] {
     ['natural falloff known to', `± ${percent(falloffSigma, 0)}`],
   ];
 }
+
+const pixelsWords = ({ across, down }: Pixels): string =>
+  `${Math.round(across)} × ${Math.round(down)}`;
+
+/** What desqueezing makes of the recorded pixels: it spreads them across, and leaves them down. */
+const desqueezedInputs = ({ lens: { squeeze } }: Rig): Why['inputs'] =>
+  squeeze === 1
+    ? []
+    : [['recorded for each desqueezed', `${times(1 / squeeze)} across, ${times(1)} down`]];
 
 /** Where the read-out lies on the sensor, where that is not its middle. */
 const offMiddle = ({ frame: { middle } }: Report): Why['inputs'] =>
@@ -251,16 +261,10 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['read-out', size(report.frame.readOut)],
       ...offMiddle(report),
       ['linear crop', times(report.frame.delivered.linearCrop, 3)],
-      [
-        'pixels',
-        `${Math.round(report.frame.delivered.widthPx)} × ${Math.round(report.frame.delivered.heightPx)}`,
-      ],
-      [
-        'for each recorded pixel',
-        report.frame.delivered.oversampling === null
-          ? 'all are recorded'
-          : fixed(report.frame.delivered.oversampling, 2),
-      ],
+      ['pixels recorded', pixelsWords(report.frame.delivered.recordedPx)],
+      ['pixels read', pixelsWords(report.frame.delivered.readPx)],
+      ['read for each recorded', sampledWords(rig.mode, report.frame.delivered)],
+      ...desqueezedInputs(rig),
     ],
     evidence: cropEvidence(rig),
   }),

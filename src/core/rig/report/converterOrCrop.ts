@@ -1,7 +1,6 @@
 /** Whether the magnification of a converter shows more than cropping. */
-import { resolutionOf } from '../../kit/records';
-import { pixelPitchMm, systemResolution, VISIBLE_DIFFERENCE } from '../../optics';
-import type { Rig } from '../../rig';
+import { type Lens, resolutionOf } from '../../kit/records';
+import { systemResolution, VISIBLE_DIFFERENCE } from '../../optics';
 import { fixed } from '../../words';
 
 export interface ConverterOrCrop {
@@ -14,11 +13,16 @@ export interface ConverterOrCrop {
 /**
  * Converter or crop? Both end at the same view from the same place, so detail on the subject is
  * resolution times factor. What holds the bare lens back decides: coarse pixels favour the converter, a
- * soft lens or diffraction the crop. Figures of the lens are its own or those of its class.
+ * soft lens or diffraction the crop. Figures of the lens are its own or those of its class; `pitchMm` is that of
+ * the pixels that count.
  */
-export function converterOrCrop(rig: Rig, factor: number, lensFNumber: number): ConverterOrCrop {
-  const pitchMm = pixelPitchMm(rig.mode.widthMm, rig.mode.widthPx);
-  const lensResolution = resolutionOf(rig.lens);
+export function converterOrCrop(
+  lens: Lens,
+  factor: number,
+  lensFNumber: number,
+  pitchMm: number,
+): ConverterOrCrop {
+  const lensResolution = resolutionOf(lens);
   const bare = systemResolution({ lensResolution, factor: 1, fNumber: lensFNumber, pitchMm });
   const converted = systemResolution({
     lensResolution,

@@ -109,7 +109,10 @@ describe('the frame a rig delivers', () => {
     expect(frame.linearCrop).toBeCloseTo(1.1 * 1.5 * 2, 9);
     expect(frame.widthMm).toBeCloseTo(36 / 3.3, 9);
     expect(frame.heightMm).toBeCloseTo(18 / 3.3, 9);
-    expect(frame.oversampling).toBeCloseTo(6000 / 3.3 / 3000, 9);
+    // The crop of 1.65 in the body leaves 6000 / 1.65 for the file's 3000; scale-up in post cuts those.
+    expect(frame.readPx.across).toBeCloseTo(6000 / 3.3, 9);
+    expect(frame.recordedPx.across).toBeCloseTo(3000 / 2, 9);
+    expect(frame.oversampling).toBeNull();
   });
 
   it('is narrowed by the squeeze of an anamorphic lens', () => {

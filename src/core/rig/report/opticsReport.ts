@@ -53,9 +53,9 @@ export function opticsReport(situation: Situation, seen: FrameSize): OpticsRepor
     isoFactor: iso,
     shutterFactor: iso,
     magnification: magnificationOf(situation),
-    equivalents: equivalents(light.focalMm, light.fNumber, seen, judgement.basis),
+    equivalents: equivalents(light.focalMm, light.fNumber, seen, judgement.basis, delivered),
     equivalentsByBasis: CROP_BASES.map((basis) =>
-      equivalents(light.focalMm, light.fNumber, seen, basis),
+      equivalents(light.focalMm, light.fNumber, seen, basis, delivered),
     ),
     view: anglesOfView(delivered, light.focalMm, at.magnification, lens.squeeze),
   };

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { plainRig } from '../../../../tests/support/plainRig';
-import type { Rig } from '../../rig';
 import { evaluate } from './evaluate';
 import { converterOrCrop } from './converterOrCrop';
 
@@ -9,8 +8,7 @@ describe('converter or crop', () => {
   const rig = demoRig('waders-at-dawn');
 
   it('coarse pixels behind a sharp lens favour the converter', () => {
-    const coarse: Rig = { ...rig, mode: { ...rig.mode, widthPx: 3000, heightPx: 2000 } };
-    expect(converterOrCrop(coarse, 1.4, 4)).toMatchObject({ winner: 'converter' });
+    expect(converterOrCrop(rig.lens, 1.4, 4, 36 / 3000)).toMatchObject({ winner: 'converter' });
   });
 
   it('is said of rigs that magnify, and of no others', () => {
@@ -19,14 +17,17 @@ describe('converter or crop', () => {
   });
 
   it('a soft lens on fine pixels does not gain', () => {
-    const soft: Rig = { ...rig, lens: { ...rig.lens, resolutionLpMm: 25 } };
-    expect(converterOrCrop(soft, 2, 8).winner).not.toBe('converter');
+    const soft = { ...rig.lens, resolutionLpMm: 25 };
+    expect(converterOrCrop(soft, 2, 8, 36 / 6000).winner).not.toBe('converter');
   });
 });
 
 describe('the arithmetic of detail', () => {
   it('is that of lens, diffraction and sensor, each its own figure', () => {
-    const rig = plainRig({ lens: { resolutionLpMm: 80 }, settings: { fNumber: 8 } });
+    const plain = plainRig({ lens: { resolutionLpMm: 80 }, settings: { fNumber: 8 } });
+    // What counts are the pixels of the file: a mode that records half of them resolves half.
+    expect(evaluate(plain).sharpness.pitchMm).toBeCloseTo(36 / 3000, 9);
+    const rig = { ...plain, mode: { ...plain.mode, recordedWidthPx: null } };
     const { sharpness } = evaluate(rig);
     // 36 mm over 6000 pixels: 6 µm, Nyquist 83.3 lp/mm; f/8 keeps half contrast at 91.8 lp/mm.
     expect(sharpness.pitchMm).toBeCloseTo(0.006, 9);
@@ -40,8 +41,8 @@ describe('the arithmetic of detail', () => {
   });
 
   const at = (resolutionLpMm: number, widthPx: number, factor: number, fNumber: number) => {
-    const rig = plainRig({ lens: { resolutionLpMm } });
-    return converterOrCrop({ ...rig, mode: { ...rig.mode, widthPx } }, factor, fNumber);
+    const { lens } = plainRig({ lens: { resolutionLpMm } });
+    return converterOrCrop(lens, factor, fNumber, 36 / widthPx);
   };
 
   it('names what holds the bare lens back: pixels, lens or diffraction', () => {

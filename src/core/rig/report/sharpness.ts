@@ -5,6 +5,7 @@ import type { Situation } from '../../rig';
 import { converterOrCrop, type ConverterOrCrop } from './converterOrCrop';
 
 export interface SharpnessReport extends Detail {
+  /** Of the pixels that count, on the sensor. */
   pitchMm: number;
   nyquist: number;
   /** What the lens figure rests on. */
@@ -15,11 +16,11 @@ export interface SharpnessReport extends Detail {
 
 /** `effectiveFNumber` is the working one, behind the train and at the focus distance. */
 export function sharpnessReport(
-  { rig, light }: Situation,
+  { rig, light, delivered }: Situation,
   effectiveFNumber: number,
 ): SharpnessReport {
-  const { mode, lens } = rig;
-  const pitchMm = pixelPitchMm(mode.widthMm, mode.widthPx);
+  const { lens } = rig;
+  const pitchMm = pixelPitchMm(delivered.widthMm, delivered.widthPx);
   const {
     lens: lensLp,
     diffraction,
@@ -40,6 +41,8 @@ export function sharpnessReport(
     nyquist: nyquist(pitchMm),
     evidence: lens.resolutionLpMm === null ? 'class of lens' : 'own figure',
     converterOrCrop:
-      light.factor > 1 ? converterOrCrop(rig, light.factor, effectiveFNumber / light.factor) : null,
+      light.factor > 1
+        ? converterOrCrop(lens, light.factor, effectiveFNumber / light.factor, pitchMm)
+        : null,
   };
 }

@@ -1,4 +1,5 @@
 /** The readings of a report as rows of words, grouped as people ask. */
+import { sampledWords } from '@/core/rig/readings';
 import { ELECTRONIC_SHUTTER } from '@/core/optics';
 import { type Report, AUTOFOCUS_WORDS } from '@/core/rig/report';
 import type { Rig } from '@/core/rig';
@@ -84,11 +85,9 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
       reading: 'frame',
     },
     {
-      name:
-        rig.mode.use === 'stills' || delivered.oversampling === null ? 'Pixels' : 'Oversampling',
-      figure: pixelWords(delivered),
-      note:
-        delivered.oversampling === null ? undefined : `${megapixels(delivered.megapixels)} read`,
+      name: 'Pixels',
+      figure: megapixels(delivered.megapixels),
+      note: rig.mode.use === 'stills' ? undefined : sampledWords(rig.mode, delivered),
       reading: 'frame',
     },
     {
@@ -121,11 +120,6 @@ function leftRows(rig: Rig, { frame, optics, sharpness, wander }: Report): Readi
   });
   return rows;
 }
-
-const pixelWords = (delivered: Report['frame']['delivered']): string =>
-  delivered.oversampling === null
-    ? megapixels(delivered.megapixels)
-    : times(delivered.oversampling);
 
 function setRows({ steady, autofocus }: Report): ReadingRow[] {
   const rows: ReadingRow[] = [
