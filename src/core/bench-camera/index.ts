@@ -3,7 +3,7 @@ export { jpegFile, pngFile } from './encode';
 export type { ShotSettings } from './exif';
 export { expose, type Exposure, srgbEncoded } from './expose';
 export { hiddenLens } from './hiddenLens';
-export { PRACTICE_MAKER, practiceLens, practiceRig, type PracticeShot } from './practice';
+export { practiceLens, practiceRig, type PracticeShot } from './practice';
 export {
   type Converter,
   type Group,

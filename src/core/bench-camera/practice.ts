@@ -1,6 +1,6 @@
 /** The practice lens: made up, its halo hidden, for trying one's hand at measuring. */
 import { quickLens } from '../kit';
-import type { Lens } from '../kit/records';
+import { type Lens, PRACTICE_MAKER } from '../kit/records';
 import { diagonalMm, type FrameSize, type Offset } from '../optics';
 import type { ShotSettings } from './exif';
 import type { Exposure } from './expose';
@@ -21,8 +21,6 @@ export interface PracticeShot {
   seed: number;
 }
 
-/** Lenses of this maker are the simulated camera's; nothing simulated goes to any other. */
-export const PRACTICE_MAKER = 'Practice';
 const OPEN = 2;
 const FOCAL_MM = 40;
 

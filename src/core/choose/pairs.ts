@@ -12,6 +12,7 @@ import {
   type Lens,
   restingSettings,
   type Workspace,
+  isPracticeLens,
 } from '../kit/records';
 import {
   areMountsTold,
@@ -77,7 +78,7 @@ export function openKit(workspace: Workspace, job: Job): Kit {
     bodiesByMount: byMount(
       taken(workspace.bodies).filter((b) => b.modes.some((m) => m.use === job.use)),
     ),
-    lenses: taken(workspace.lenses),
+    lenses: taken(workspace.lenses).filter((lens) => !isPracticeLens(lens)),
     mounts,
     judgement: judgementFor(workspace.judgement, job),
     chains: (lens, body) => {

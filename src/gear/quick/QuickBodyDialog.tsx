@@ -13,18 +13,28 @@ const FORM = 'quick camera';
 export function QuickBodyDialog({ workspace, onAdd, onByHand, onClose }: QuickProps<'bodies'>) {
   const [answers, answer] = useTold(FORM, readAnswers);
   const { mounts } = workspace;
+  const made = () => startedBody(answers, workspace, newId());
   return (
     <DialogSheet title="I have a camera" open wide onClose={onClose}>
       <FormName.Provider value={FORM}>
         <CameraQuestions answers={answers} mounts={mounts} onAnswer={answer} />
       </FormName.Provider>
       <DialogActions>
-        {onByHand && <TextButton onPress={onByHand}>Fill it in by hand</TextButton>}
+        {onByHand && (
+          <TextButton
+            onPress={() => {
+              const { body, mount } = made();
+              onByHand(body, newAmong([mount], mounts));
+            }}
+          >
+            Fill it in by hand
+          </TextButton>
+        )}
         <TextButton onPress={onClose}>Leave it</TextButton>
         <MainButton
           isDisabled={answers.sensorId === null}
           onPress={() => {
-            const { body, mount } = startedBody(answers, workspace, newId());
+            const { body, mount } = made();
             onAdd(body, newAmong([mount], mounts));
             onClose();
           }}

@@ -30,7 +30,9 @@ export function QuickMountDialog(props: QuickProps<'mounts'>) {
         />
       </FormName.Provider>
       <DialogActions>
-        {onByHand && <TextButton onPress={onByHand}>None of these: fill it in by hand</TextButton>}
+        {onByHand && (
+          <TextButton onPress={() => onByHand()}>None of these: fill it in by hand</TextButton>
+        )}
         <MainButton
           isDisabled={!known || here !== null}
           onPress={() => {

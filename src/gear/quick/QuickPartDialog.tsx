@@ -91,7 +91,17 @@ export function QuickPartDialog(props: QuickPartDialogProps) {
       </FormName.Provider>
       {made && !made.ok && <Trouble role="alert">{problemText(made.problems)}</Trouble>}
       <DialogActions>
-        {onByHand && <TextButton onPress={onByHand}>Something else: fill it in by hand</TextButton>}
+        {onByHand && (
+          <TextButton
+            onPress={() =>
+              made?.ok && facts
+                ? onByHand(made.value, newAmong([facts.front, facts.rear], mounts))
+                : onByHand()
+            }
+          >
+            Something else: fill it in by hand
+          </TextButton>
+        )}
         <TextButton onPress={onClose}>Leave it</TextButton>
         <MainButton
           isDisabled={!made?.ok}

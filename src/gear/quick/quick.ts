@@ -6,8 +6,10 @@ export interface QuickProps<T extends KitTable> {
   workspace: Workspace;
   /** Takes the record, and the mounts it needs that are not here yet. */
   onAdd: (record: Tables[T], mounts: readonly Mount[]) => void;
-  /** Where none of what is asked fits, and the record may be filled in field by field. */
-  onByHand?: () => void;
+  /**
+   * Where not all of what is asked fits, and the record may be filled in field by field, from what was told so far.
+   */
+  onByHand?: (record?: Tables[T], mounts?: readonly Mount[]) => void;
   onClose: () => void;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import type { KitTable } from '@/core/kit/fields';
-import type { Workspace } from '@/core/kit/records';
+import type { Mount, Tables, Workspace } from '@/core/kit/records';
 import type { QuickProps } from '@/gear/quick/quick';
 import type { Tell } from '@/shell/tell';
 import { BargainDialog } from './finding/BargainDialog';
@@ -25,8 +25,12 @@ interface KitDialogsProps {
   actions: KitActions;
   tell: Tell;
   onMount: (mountId: string) => void;
-  /** Puts a record in that is filled in by hand. */
-  onByHand: (table: Exclude<QuickTable, 'lenses'>) => void;
+  /** Puts a record in that is filled in by hand; it begins with what was told of it so far, and the mounts that needs. */
+  onByHand: (
+    table: Exclude<QuickTable, 'lenses'>,
+    record?: Tables[KitTable],
+    mounts?: readonly Mount[],
+  ) => void;
   onClose: () => void;
 }
 
@@ -36,7 +40,11 @@ export function KitDialogs({ open, table, onMount, onByHand, ...given }: KitDial
   const quick = <T extends QuickTable>(to: T): QuickProps<T> => ({
     workspace,
     onAdd: (record, mounts) => actions.add(to, record, mounts),
-    ...(to === 'lenses' ? {} : { onByHand: () => onByHand(to) }),
+    ...(to === 'lenses'
+      ? {}
+      : {
+          onByHand: (record?: Tables[T], mounts?: readonly Mount[]) => onByHand(to, record, mounts),
+        }),
     onClose,
   });
   switch (open) {

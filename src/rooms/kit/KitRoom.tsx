@@ -1,4 +1,5 @@
 'use client';
+import { isPracticeLens } from '@/core/kit/records';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { newId } from '@/core/kit';
@@ -131,8 +132,15 @@ function Cabinet({ workspace, actions, looking, onAdd, onDialog }: CabinetProps)
   );
 }
 
-function OpenKit({ workspace }: { workspace: Workspace }) {
-  const shell = useShell(workspace);
+/** The gear one has: the lens the simulated camera practises with is none of it. */
+const ownGear = (workspace: Workspace): Workspace => ({
+  ...workspace,
+  lenses: workspace.lenses.filter((lens) => !isPracticeLens(lens)),
+});
+
+function OpenKit({ workspace: whole }: { workspace: Workspace }) {
+  const shell = useShell(whole);
+  const workspace = useMemo(() => ownGear(whole), [whole]);
   const looking = useView();
   const { view, open, look } = looking;
   const [dialog, setDialog] = useState<KitDialog | null>(null);
@@ -166,13 +174,14 @@ function OpenKit({ workspace }: { workspace: Workspace }) {
         actions={actions}
         tell={shell.tell}
         onMount={(id) => open('mounts', id)}
-        onByHand={(to) => {
+        onByHand={(to, record, mounts) => {
           setDialog(null);
-          addTo(to);
+          if (record) actions.add(to, record, mounts);
+          else addTo(to);
         }}
         onClose={() => setDialog(null)}
       />
-      <ShellParts room="kit" shell={shell} workspace={workspace} shortcuts={SHORTCUTS} />
+      <ShellParts room="kit" shell={shell} workspace={whole} shortcuts={SHORTCUTS} />
       <RibbonPatterns />
     </>
   );

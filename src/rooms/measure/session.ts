@@ -1,5 +1,4 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
-import { PRACTICE_MAKER } from '@/core/bench-camera';
 import {
   areaOf,
   largestMode,
@@ -9,6 +8,7 @@ import {
   type Lens,
   type Part,
   type Workspace,
+  isPracticeLens,
 } from '@/core/kit/records';
 import { shotList, type Shot } from '@/core/measure';
 import type { Tone } from '@/core/measure/light';
@@ -42,7 +42,7 @@ export interface Session {
 }
 
 /** Whether the session is about the simulated camera's lens. */
-export const isPractice = ({ lens }: Session): boolean => lens.maker === PRACTICE_MAKER;
+export const isPractice = ({ lens }: Session): boolean => isPracticeLens(lens);
 
 const largestBody = (bodies: readonly Body[]): Body | undefined =>
   [...bodies].sort((a, b) => {

@@ -1,4 +1,5 @@
 'use client';
+import { recallInTab, rememberInTab } from '@/store/remembered/remembered';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/links';
 import type { KitTable } from '@/core/kit/fields';
@@ -76,8 +77,8 @@ export interface Bench {
 const SHOWN_AS_LINKED =
   'Shown as the link says. The rig is kept as it was until something on it is changed.';
 
-/** The last state of which that was said. */
-const lastTold: { query: string | null } = { query: null };
+/** The last state of which that was said, in this tab: whoever reads it again after a reload has read it. */
+const LAST_TOLD = 'wandering-halo-link-told';
 
 /** The settings of a rig as they can be on its own lens and mode. */
 function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings): RigSettings {
@@ -131,8 +132,8 @@ function useArrival({ workspace, choose, show, tell }: Arrival): boolean {
       if (query !== rigQuery(record.id, record.settings)) {
         show(record, settings);
         // Said once of a state: whoever goes from room to room has read it.
-        if (query !== lastTold.query) tell({ kind: 'said', text: SHOWN_AS_LINKED });
-        lastTold.query = query;
+        if (query !== recallInTab(LAST_TOLD)) tell({ kind: 'said', text: SHOWN_AS_LINKED });
+        rememberInTab(LAST_TOLD, query);
       }
     } else {
       if (link) {

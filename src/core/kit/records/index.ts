@@ -73,6 +73,8 @@ export {
 } from './knowledge';
 export {
   isFormatUntold,
+  isPracticeLens,
+  PRACTICE_MAKER,
   isZoom,
   type Lens,
   lensExample,

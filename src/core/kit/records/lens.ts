@@ -176,3 +176,8 @@ export const lensExample: Lens = lensOf({
 /** Resolution in the middle, lp/mm: the user's figure, or what is usual for its class. */
 export const resolutionOf = (lens: Lens): number =>
   lens.resolutionLpMm ?? RESOLUTION_CLASSES[lens.resolutionClass];
+
+/** Lenses of this maker are the simulated camera's, for practice; nothing simulated goes to any other. */
+export const PRACTICE_MAKER = 'Practice';
+
+export const isPracticeLens = ({ maker }: Pick<Lens, 'maker'>): boolean => maker === PRACTICE_MAKER;
