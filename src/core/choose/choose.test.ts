@@ -238,6 +238,9 @@ describe('stabiliser, crops and scale-up', () => {
     // The view is that of the scaled-up frame, from there to the most scale-up allowed.
     expect(scaled.views[0]?.from).toBeCloseTo(50 * scaled.scale, 1);
     expect(scaled.views[0]?.to).toBeCloseTo(55, 6);
+    expect(reasonOf(scaled, { ...EASY, postScale: 1.1 })).toMatch(
+      /, scaled up by as much as 8\.\d %, risk \d+ %, measured\.$/,
+    );
     expect(passes(only({ postScale: 1.05 }, { lenses: [small] }))).toBe(false);
   });
 

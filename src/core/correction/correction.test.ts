@@ -17,7 +17,7 @@ import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
 import { gainRow, gainTable, MOST_GAIN, reachOfFrame } from './gain';
 import { gainMapFile } from './gainMap';
 import { frameOfPicture, liftCost, liftPicture, turnedPlace } from './liftPicture';
-import { screenValues, thinned } from './ownPicture';
+import { screenValues, thinned, writtenLike } from './ownPicture';
 import { halfBits, writeTiff } from './tiffOut';
 
 const folder = mkdtempSync(join(tmpdir(), 'halo-correction-'));
@@ -305,6 +305,48 @@ describe('what a file says of itself goes along', () => {
       expect(page?.data[5]).toBe(30_000);
     },
   );
+
+  it('of a JPEG with padding before its markers, up to its pixels and no farther', async () => {
+    const source = await sourceOf('jpeg', '-n', '-Orientation=6');
+    // Any marker may stand behind fill bytes of FF (ITU-T T.81, B.1.1.2; from memory).
+    const padded = Uint8Array.of(source[0]!, source[1]!, 0xff, 0xff, 0xff, ...source.subarray(2));
+    expect(orientationOf(padded)).toBe(6);
+    const lifted = jpegWith(new Uint8Array(await plain('jpeg')), padded);
+    expect(exif(lifted, 'padded.jpg').Artist).toBe('A. Sluiter <b>');
+    // What stands behind the start of the scan is pixels, whatever it looks like.
+    const scan = source.findIndex((b, i) => b === 0xff && source[i + 1] === 0xda);
+    const early = Uint8Array.of(
+      source[0]!,
+      source[1]!,
+      0xff,
+      0xda,
+      0,
+      2,
+      ...source.subarray(2, scan),
+    );
+    expect(orientationOf(early)).toBe(1);
+    const cut = source.subarray(0, 30);
+    expect(orientationOf(new Uint8Array(cut))).toBe(1);
+  });
+
+  it('a lifted picture is a file of the kind it came from, its pixels as they were lifted', async () => {
+    const data = Uint16Array.from({ length: 60 * 40 * 3 }, (_, i) => (i * 977) % 65_536);
+    const image: PixelImage = { widthPx: 60, heightPx: 40, channels: 3, depth: 16, data };
+    const never = () => Promise.reject(new Error('no JPEG was asked for'));
+    const opened = async (container: 'png' | 'tiff') => ({
+      name: `wall.one.${container}`,
+      bytes: new Uint8Array(await sourceOf(container)),
+      container,
+    });
+    const png = await writtenLike(await opened('png'), image, never);
+    expect([png.name, png.type]).toEqual(['wall.one-lifted.png', 'image/png']);
+    const read = decode(png.bytes);
+    expect([read.width, read.height, read.channels, read.depth]).toEqual([60, 40, 3, 16]);
+    expect([...read.data]).toEqual([...data]);
+    const tiff = await writtenLike(await opened('tiff'), image, never);
+    expect([tiff.name, tiff.type]).toEqual(['wall.one-lifted.tif', 'image/tiff']);
+    expect([...(decodeTiff(tiff.bytes)[0]?.data ?? [])]).toEqual([...data]);
+  });
 
   it('is nothing where the file is cut short or says nonsense', () => {
     fc.assert(

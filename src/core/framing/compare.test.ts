@@ -1,3 +1,4 @@
+import { signedStops, sizeMm } from '../words';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo';
 import { demoRig } from '../../../tests/support/demo';
@@ -102,5 +103,29 @@ describe('what one can start from', () => {
     expect(presetFor('reducer or plain', bare, null)).toBeNull();
     expect(rigOfTake(tideMill, { rigId: 'nobody' })).toBeNull();
     expect(rigOfTake(tideMill, { rigId: 'lamplight', partIds: ['gone'] })).toBeNull();
+  });
+
+  it('all the light is that of the area on the sensor, as the Bench says, squeezed or not', () => {
+    const light = FRAMING_ROWS.find((row) => row.id === 'noise')!;
+    for (const id of ['long-wall', 'miller-portrait', 'lantern-room']) {
+      const shot = shotAt(demoRig(id), 5);
+      const { widthMm, heightMm } = shot.report.frame.delivered;
+      const stops = Math.log2((widthMm * heightMm) / (36 * 24));
+      expect(light.figure(shot, USUAL_SCENE)).toBe(signedStops(stops, 1));
+      const why = light.why(shot, USUAL_SCENE, '2026-12-01');
+      expect(why.inputs).toEqual([['on the sensor', sizeMm({ widthMm, heightMm })]]);
+    }
+  });
+
+  it('falls off about the halo’s own centre, as far off the middle as a squeezed picture shows it', () => {
+    const rig = demoRig('long-wall');
+    const off = {
+      ...rig,
+      lens: { ...rig.lens, halo: rig.lens.halo.map((s) => ({ ...s, centreXMm: 1.5 })) },
+    };
+    const shot = shotAt(off, 5);
+    const { xMm } = falloffOf(shot);
+    expect(off.lens.squeeze).toBe(2);
+    expect(xMm).toBeCloseTo(2 * shot.halo.centre.xMm, 9);
   });
 });

@@ -3,6 +3,7 @@ import {
   cornerWords,
   EXACT,
   fixed,
+  sizeMm,
   fWords,
   metres,
   mm,
@@ -12,7 +13,7 @@ import {
   tWords,
   stopsWords,
 } from '../words';
-import { cropFactor, lightStopsOfFactor, stopsBetweenFNumbers } from '../optics';
+import { stopsBetweenFNumbers } from '../optics';
 import { knownAt, whyKnown, explain, type Why } from '../rig/readings';
 import { HEAD_M, lampsOf, PERSON_HALF_M, type Scene } from './scene';
 import { seenAt, type Shot } from './shot';
@@ -65,7 +66,7 @@ const lightWords = ({ report: { optics } }: Shot): string =>
   optics.train.tStop === null ? fWords(optics.train.fNumber) : tWords(optics.train.tStop);
 
 /** Light of the whole picture against 36x24 at the same f-number and time, stops. */
-const wholeLight = ({ picture }: Shot): number => lightStopsOfFactor(cropFactor(picture));
+const wholeLight = ({ report }: Shot): number => report.optics.equivalents.totalLightStops;
 
 /** A lamp that is there is never of no size. */
 const LEAST_DISC = 0.0005;
@@ -218,8 +219,9 @@ export const FRAMING_ROWS: readonly FramingRow[] = [
     figure: (shot) => signedStops(wholeLight(shot), 1),
     why: (shot) => ({
       title: 'Light of the whole picture',
-      formula: '−2 log₂ C at the same f-number and time: what is missing is seen as noise',
-      inputs: [['C, by the diagonal', `× ${fixed(cropFactor(shot.picture), 3)}`]],
+      formula:
+        'log₂ of its area on the sensor over that of 36×24, at the same f-number and time: what is missing is seen as noise',
+      inputs: [['on the sensor', sizeMm(shot.report.frame.delivered)]],
       evidence: EXACT,
     }),
   },

@@ -189,4 +189,12 @@ describe('a camera that steps', () => {
     expect(farM).toBeCloseTo(3.2286 + v, 3);
     expect(nearM).toBeCloseTo(depthOfField(50, 2, 0.03, 3).nearM + v, 5);
   });
+
+  it('tells how far before the entrance pupil a place lies, in metres', () => {
+    const shot = shotAt(plainRig(), 4);
+    const [near, far] = [-1, 6].map((zM) => seenAt(shot, { xM: 0, yM: 0, zM })!.depthM);
+    expect(far! - near!).toBeCloseTo(7, 9);
+    expect(near).toBeGreaterThan(2.8);
+    expect(near).toBeLessThan(3);
+  });
 });

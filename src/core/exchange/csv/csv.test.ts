@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../../demo';
@@ -49,6 +50,25 @@ describe('CSV', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('what is not known is an empty cell, figures and flags are plain, lists are JSON', () => {
+    const [lens] = tideMill.lenses;
+    const one = {
+      ...lens!,
+      tStop: null,
+      massG: 810,
+      electronics: { ...lens!.electronics, focus: true },
+    };
+    const [head, row] = writeCsv('lenses', [one])
+      .split(/\r?\n/)
+      .map((line) => Papa.parse<string[]>(line).data[0]!);
+    const cell = (path: string) => row![head!.indexOf(path)];
+    expect(cell('tStop')).toBe('');
+    expect(cell('massG')).toBe('810');
+    expect(cell('electronics.focus')).toBe('true');
+    expect(cell('name')).toBe(lens!.name);
+    expect(JSON.parse(cell('halo')!)).toEqual(JSON.parse(JSON.stringify(lens!.halo)));
   });
 
   it('quotes what a spreadsheet would take for a formula', () => {

@@ -32,6 +32,12 @@ describe('deep link', () => {
     );
   });
 
+  it('names no rig by more letters than an id has', () => {
+    expect(readRigQuery(`?rig=${'a'.repeat(80)}`)?.rigId).toHaveLength(80);
+    expect(readRigQuery(`?rig=${'a'.repeat(81)}`)).toBeNull();
+    expect(readRigQuery('?focal=24')).toBeNull();
+  });
+
   it('leaves out what a setting cannot be', () => {
     expect(readRigQuery('rig=a&aperture=NaN&focus=&zoom=99&deliver=1e9&down=900')).toEqual({
       rigId: 'a',

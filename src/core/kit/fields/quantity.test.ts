@@ -30,6 +30,8 @@ describe('quantities as people type them', () => {
     ['twelve', 'mm'],
     ['12 lb', 'mm'],
     ['1 2', 'mm'],
+    ['5 ft 6', 'm'],
+    ['12 5 mm', 'mm'],
     ['', 'mm'],
     ['12 mm x', 'mm'],
     ['1/0', 'mm'],
