@@ -1,5 +1,5 @@
 /** Rows of what is carried, paid and minded. */
-import { lengthOf, massOf, priceOf, priceNote, carriedWords } from './rowFigures';
+import { lengthOf, massAgainst, massFigure, priceOf, priceNote, carriedWords } from './rowFigures';
 import { COMMON, asOnBench, ratio, words } from './rowParts';
 import { fullName } from '../kit/records';
 import { clearanceWords } from './flare';
@@ -10,6 +10,9 @@ import { HEAVY_LENS_G } from '../rig/report';
 import { riskWords, counted, fixed, mm } from '../words';
 
 import type { RowGroup } from './rowTypes';
+
+/** Less than this nobody feels in the hand, g. Common practice, no source. */
+const SEEN_G = 20;
 
 export const CARRY_ROWS: readonly RowGroup[] = [
   {
@@ -33,15 +36,19 @@ export const CARRY_ROWS: readonly RowGroup[] = [
       {
         id: 'mass',
         name: 'Mass before the body',
-        cell: ({ column }) => ({ figure: orUnknown(massOf(column), grams) }),
-        differs: ratio(massOf),
+        cell: ({ column }) => ({ figure: massFigure(column) }),
+        differs: (asked) => {
+          const more = massAgainst(asked);
+          return more === null ? differs.unknown : differs.by(more, SEEN_G);
+        },
         why: ({ column }) => ({
           title: 'Mass that hangs on the mount',
           formula: 'lens and parts together',
           inputs: gearOf(column.rig)
             .slice(1)
             .map((item) => [fullName(item), orUnknown(item.massG, grams)]),
-          evidence: 'As the records tell it; one that does not say makes the sum unknown.',
+          evidence:
+            'As the records tell it; of a lens that does not say the parts alone are told, as what they add.',
         }),
       },
       {

@@ -2,7 +2,7 @@
 import { EXACT, fixed, lpMm, mm, shutterWords, signedStops, times, inFocusWords } from '../words';
 import {
   lightAgainst,
-  cropAgainst,
+  areaAgainst,
   pictureLightAgainst,
   glassAgainst,
   pixelsOnSubject,
@@ -122,10 +122,10 @@ export const DETAIL_ROWS: readonly RowGroup[] = [
         why: ({ column, base }) => ({
           title: 'Noise at the same time and brightness',
           formula:
-            'light on the whole delivered picture: light of the glass − 2 log₂ of the ratio of crops; one stop less looks like one step of ISO more',
+            'light on the whole delivered picture: light of the glass + log₂ of the ratio of areas on the sensor; one stop less looks like one step of ISO more',
           inputs: [
             ['light of the glass', signedStops(lightAgainst({ column, base }), 2)],
-            ['crop against the base', times(cropAgainst({ column, base }))],
+            ['area against the base', times(areaAgainst({ column, base }))],
             ['light on the picture', signedStops(pictureLightAgainst({ column, base }), 2)],
           ],
           evidence:

@@ -2,14 +2,13 @@
 import { isTold } from '../kit/records';
 import { SEEN_STOPS } from './seen';
 import {
-  cropFactor,
   diagonalMm,
   glassSharpness,
-  lightStopsOfFactor,
   stopsBetweenFNumbers,
   desqueezed,
+  PERSON_HALF_M,
 } from '../optics';
-import { massG, price, sumOf } from '../rig/readings';
+import { massG, price, sumOf, grams, orUnknown } from '../rig/readings';
 import { situationOf, turned } from '../rig';
 import { AUTOFOCUS_WORDS, inFocus } from '../rig/report';
 import { fixed, signedStops, stopsWords } from '../words';
@@ -23,17 +22,15 @@ export const fNumberOf = ({ report }: ConverterColumn) => report.optics.train.fN
 export const lightAgainst = ({ column, base }: Asked): number =>
   column.report.optics.train.lightStops - base.report.optics.train.lightStops;
 
-/** How much smaller the delivered picture is than the base's, by the diagonal. */
-export function cropAgainst({ column, base }: Asked): number {
-  const crop = ({ rig, report }: ConverterColumn) =>
-    cropFactor(desqueezed(report.frame.delivered, rig.lens.squeeze));
-  return crop(column) / crop(base);
-}
+const wholeLight = ({ report }: ConverterColumn) => report.optics.equivalents.totalLightStops;
+
+/** Area of the delivered picture on the sensor over the base's. */
+export const areaAgainst = ({ column, base }: Asked): number =>
+  2 ** (wholeLight(column) - wholeLight(base));
 
 /** Light in the whole delivered picture against the base's at the same time and ISO, stops. */
-export function pictureLightAgainst({ column, base }: Asked): number {
-  return lightAgainst({ column, base }) + lightStopsOfFactor(cropAgainst({ column, base }));
-}
+export const pictureLightAgainst = (asked: Asked): number =>
+  lightAgainst(asked) + Math.log2(areaAgainst(asked));
 
 /** What the glass alone takes against the base, stops; null where it is not known. */
 export function glassAgainst({ column, base }: Asked): number | null {
@@ -142,4 +139,41 @@ export function slowerNote({ column, base }: Asked): string | undefined {
   );
   if (dimmer < -SEEN_STOPS) return `${stopsWords(-dimmer)} dimmer for it`;
   return dimmer > SEEN_STOPS ? `${stopsWords(dimmer)} brighter for it` : undefined;
+}
+
+/** Mass of what stands between lens and body, g; null where one of the parts does not say. */
+const partsMassOf = ({ rig }: ConverterColumn): number | null => sumOf(rig.parts, massG);
+
+/** The mass before the body, or what the parts add to that of a lens nobody told. */
+export function massFigure(column: ConverterColumn): string {
+  const whole = massOf(column);
+  const parts = partsMassOf(column);
+  if (whole !== null || parts === null) return orUnknown(whole, grams);
+  return `lens + ${grams(parts)}`;
+}
+
+/** How much more hangs on the mount than before, g: a lens that is the same in both need not be known. */
+export function massAgainst({ column, base }: Asked): number | null {
+  const [a, b] = [massOf(column), massOf(base)];
+  if (a !== null && b !== null) return a - b;
+  const [more, less] = [partsMassOf(column), partsMassOf(base)];
+  return more === null || less === null || column.rig.lens !== base.rig.lens ? null : more - less;
+}
+
+/** How wide and high the field is at the subject, m; null at infinity. */
+export function fieldOf({
+  rig,
+  report,
+}: ConverterColumn): { widthM: number; heightM: number } | null {
+  const { magnification } = report.optics;
+  if (rig.settings.focusM === null || magnification <= 0) return null;
+  const { widthMm, heightMm } = desqueezed(report.frame.delivered, rig.lens.squeeze);
+  return { widthM: widthMm / magnification / 1000, heightM: heightMm / magnification / 1000 };
+}
+
+/** How far beside the first a second person may stand and be whole in the picture, m; null where there is no room. */
+export function secondBesideM(column: ConverterColumn): number | null {
+  const field = fieldOf(column);
+  const room = field ? field.widthM / 2 - PERSON_HALF_M : -1;
+  return room > 0 ? room : null;
 }

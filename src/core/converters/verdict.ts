@@ -4,7 +4,7 @@ import { VISIBLE_DIFFERENCE, customaryStops, distanceInFocals } from '../optics'
 import { resolutionOf } from '../kit/records';
 import { converterOrCrop } from '../rig/report';
 import { trainFactor } from '../rig/train';
-import { lightAgainst } from './rowFigures';
+import { lightAgainst, fieldOf, secondBesideM } from './rowFigures';
 import { fixed, metres, mm, percent, stopsWords, riskWords } from '../words';
 import type { ConverterColumn } from './columns';
 
@@ -17,6 +17,8 @@ export interface WeighingVerdict {
   sure: string;
   /** What stepping closer or back would do; null where the distance is not told. */
   steps: string | null;
+  /** How wide the picture is at the subject, and whether a second one fits; null where the distance is not told. */
+  field: string | null;
 }
 
 /**
@@ -49,6 +51,21 @@ export function stepDistanceM(base: ConverterColumn, reach: number): number | nu
   // u = f (1 + 1/m), thin lens, for m times the reach, with the sensor where it is.
   const closer = (m: number) => (train.focalMm * distanceInFocals(m)) / 1000;
   return subjectM - closer(magnification) + closer(magnification * reach);
+}
+
+/** "At 4.00 m the picture is 1.20 × 0.80 m, 1.69 × 1.13 m without it; a second person fits to 0.34 m beside." */
+function fieldWords(base: ConverterColumn, column: ConverterColumn): string | null {
+  const { subjectM } = column.report.picture;
+  const [field, bare] = [fieldOf(column), fieldOf(base)];
+  if (!field || !bare || subjectM === null) return null;
+  const size = ({ widthM, heightM }: typeof field) =>
+    `${fixed(widthM, 2)} × ${fixed(heightM, 2)} m`;
+  const beside = secondBesideM(column);
+  const second =
+    beside === null
+      ? 'a second person does not fit beside the first'
+      : `a second person fits to ${fixed(beside, 2)} m beside the first`;
+  return `At ${metres(subjectM)} the picture is ${size(field)}, ${size(bare)} without it; ${second}.`;
 }
 
 function stepWords(base: ConverterColumn, reach: number): string | null {
@@ -88,6 +105,7 @@ function converterVerdict(base: ConverterColumn, column: ConverterColumn): Weigh
     because: `${sentence} It takes ${stopsWords(lost, 2)} of light.${focus}`,
     sure: `${isSure ? 'It holds' : 'It is not settled'} for a lens ${own ? '10' : '30'} % better or worse than ${own ? 'its own figure' : 'is usual for its class'}: gain ${percent(low - 1, 0)} to ${percent(high - 1, 0)}, ${percent(mid - 1, 0)} as told. ${isSure ? '' : 'Two test frames of fine detail, cropped and converted, settle it. '}Under ${percent(VISIBLE_DIFFERENCE, 0)} nobody sees it.`,
     steps: stepWords(base, reach),
+    field: fieldWords(base, column),
   };
 }
 
@@ -115,6 +133,7 @@ function reducerVerdict(base: ConverterColumn, column: ConverterColumn): Weighin
     because: `It ${light > 0 ? 'gives' : 'takes'} ${stopsWords(Math.abs(light), 2)} of light${custom === null ? '' : ` (often said ${fixed(custom, 1)})`} and the view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)}. Corners: ${covers}, ${before} without it.`,
     sure: `Risk ${risk}, ${report.halo.evidence.kind}; light and view are arithmetic.`,
     steps: stepWords(base, column.reach),
+    field: fieldWords(base, column),
   };
 }
 
@@ -127,6 +146,7 @@ function frontVerdict(base: ConverterColumn, column: ConverterColumn): WeighingV
     because: `The view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)} at the same f-number; its glass takes ${stopsWords(takes, 2)}. Corners: ${verdictWords(report.verdict)}, ${verdictWords(base.report.verdict)} without it.`,
     sure: 'How sharp glass before a lens is no figure here tells: two test frames of fine detail, cropped and converted, settle it.',
     steps: stepWords(base, reach),
+    field: fieldWords(base, column),
   };
 }
 

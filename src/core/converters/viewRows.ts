@@ -1,13 +1,35 @@
 /** Rows of view and light. */
-import { EXACT, fixed, fWords, mm, signedStops, times, tWords } from '../words';
-import { focalOf, fNumberOf, lightAgainst, actsAs, ofOwnFormat, customOf } from './rowFigures';
+import { type ConverterColumn } from './columns';
+import { EXACT, fixed, fWords, mm, signedStops, times, tWords, metres } from '../words';
+import {
+  focalOf,
+  fNumberOf,
+  lightAgainst,
+  actsAs,
+  ofOwnFormat,
+  customOf,
+  fieldOf,
+  secondBesideM,
+} from './rowFigures';
 import { asOnBench, ratio } from './rowParts';
 import { isTold } from '../kit/records';
 import { differs } from './seen';
-import { CROP_BASES, cropFactor, diagonalMm, stopsBetweenFNumbers, desqueezed } from '../optics';
+import {
+  CROP_BASES,
+  cropFactor,
+  diagonalMm,
+  stopsBetweenFNumbers,
+  desqueezed,
+  PERSON_HALF_M,
+} from '../optics';
 import { orUnknown } from '../rig/readings';
 
 import type { ConverterRow, RowGroup } from './rowTypes';
+
+const focusFigure = ({ report }: ConverterColumn): string =>
+  report.picture.subjectM === null
+    ? 'infinity'
+    : `${metres(report.picture.subjectM)} from the sensor`;
 
 export const VIEW_ROWS: readonly RowGroup[] = [
   {
@@ -29,6 +51,31 @@ export const VIEW_ROWS: readonly RowGroup[] = [
         }),
         differs: ratio((c) => c.report.optics.view.horizontal),
         why: asOnBench('view'),
+      },
+      {
+        id: 'field',
+        name: 'Field at the subject',
+        cell: ({ column }) => {
+          const field = fieldOf(column);
+          if (!field) return { figure: '–', note: 'at infinity' };
+          const beside = secondBesideM(column);
+          return {
+            figure: `${fixed(field.widthM, 2)} × ${fixed(field.heightM, 2)} m`,
+            note: beside === null ? 'no second person' : `a second to ${fixed(beside, 2)} m beside`,
+          };
+        },
+        differs: ratio((c) => fieldOf(c)?.widthM ?? null),
+        why: ({ column }) => ({
+          title: 'How wide the picture is at the subject',
+          formula:
+            'delivered side ÷ m, the width times the squeeze; a second person stands whole within half of it',
+          inputs: [
+            ['focused at', focusFigure(column)],
+            ['m', fixed(column.report.optics.magnification, 5)],
+            ['half a person', metres(PERSON_HALF_M)],
+          ],
+          evidence: 'Thin lens, no distortion; both stand as far away.',
+        }),
       },
       {
         id: 'aperture',

@@ -1,10 +1,11 @@
+import { PERSON_HALF_M } from '../optics';
 import { signedStops, sizeMm } from '../words';
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo';
 import { demoRig } from '../../../tests/support/demo';
 import { FRAMING_ROWS, headShare, lampScale, movedWords, secondFits } from './compare';
 import { falloffOf, pictureOf } from './picture';
-import { PERSON_HALF_M, USUAL_SCENE } from './scene';
+import { USUAL_SCENE } from './scene';
 import { seenAt, shotAt } from './shot';
 import { PRESET_IDS, presetFor, rigOfTake, takeWords } from './takes';
 

@@ -13,9 +13,9 @@ import {
   tWords,
   stopsWords,
 } from '../words';
-import { stopsBetweenFNumbers } from '../optics';
+import { stopsBetweenFNumbers, PERSON_HALF_M } from '../optics';
 import { knownAt, whyKnown, explain, type Why } from '../rig/readings';
-import { HEAD_M, lampsOf, PERSON_HALF_M, type Scene } from './scene';
+import { HEAD_M, lampsOf, type Scene } from './scene';
 import { seenAt, type Shot } from './shot';
 
 export interface FramingRow {

@@ -101,8 +101,6 @@ const HAT = rounded(
   ]),
 );
 
-/** Half the width of a person, m. */
-export const PERSON_HALF_M = 0.26;
 /** From crown to chin, m: what "as large" is judged by. */
 export const HEAD_M = 0.24;
 

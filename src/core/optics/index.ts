@@ -79,4 +79,5 @@ export {
   distanceInFocals,
   focusMagnification,
   SAME_VIEW,
+  PERSON_HALF_M,
 } from './view';

@@ -60,3 +60,6 @@ export function anglesOfView(
     diagonal: angleOfView(diagonalMm(seen), focalMm, magnification),
   };
 }
+
+/** Half the width of a person, m. */
+export const PERSON_HALF_M = 0.26;

@@ -111,6 +111,7 @@ export function VerdictPanel({ base, column, crop, verdict }: VerdictPanelProps)
     <RoomSide aria-label="What to use" tabIndex={0}>
       <h2 data-testid="weighing">{verdict?.headline ?? 'Nothing to weigh'}</h2>
       {verdict && <Because>{verdict.because}</Because>}
+      {verdict?.field && <SideNote>{verdict.field}</SideNote>}
       {verdict?.steps && <SideNote>{verdict.steps}</SideNote>}
       {verdict && <SideNote>{verdict.sure}</SideNote>}
       {crop && (
