@@ -1,7 +1,8 @@
 /** One combination judged for a job: what it serves, or by what it fails and by how much. */
+import { riskier, servesAll, shareOf, together } from './views';
 import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame';
 import { readOutMiddle, type Body, type Mode, type Job, openFNumberAt } from '../kit/records';
-import { logWidth, withinSpan, type Window } from '../maths';
+import { withinSpan, type Window } from '../maths';
 import { isAsOpenAs, cropFactor, desqueezed, SAME_VIEW } from '../optics';
 import { travelFor } from '../rig';
 import { untoldShare } from '../rig/judged';
@@ -15,7 +16,7 @@ import {
   type Risk,
   type Unknown,
 } from './candidate';
-import { covered, joined, type Wanted } from './covered';
+import { covered, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';
 import {
   aperturesFor,
@@ -199,21 +200,8 @@ function deliveredAs(
   return candidate;
 }
 
-/** Octaves of views; a single view counts as one where it is there. */
-function shareOf(views: readonly Window[], { viewFromMm, viewToMm }: Job): number {
-  const wanted = Math.log(viewToMm / viewFromMm);
-  if (wanted < 1e-6) return views.length > 0 ? 1 : 0;
-  return logWidth(views) / wanted;
-}
-
 /** How near a miss is that nothing but a look would mend: nearer than one that takes gear or pixels. */
 const UNSURE_AWAY = 0.05;
-
-/** More than this of the range is all of it. */
-export const WHOLE_SHARE = 0.998;
-
-/** The greater of two risks. */
-const riskier = (a: Risk | null, b: Risk): Risk => (a === null || b.risk > a.risk ? b : a);
 
 /** Fills in what a combination serves with a crop, and that it fails where it serves nothing. */
 function serve(
@@ -254,7 +242,7 @@ function serve(
     fails.push(fail('risk', risk.risk, job.mostRisk, ratio(risk.risk, job.mostRisk)));
   candidate.views = views;
   candidate.crops = [{ cropId, digitalZoom, views }];
-  candidate.share = Math.min(1, shareOf(views, job));
+  candidate.share = shareOf(views, job);
   candidate.scale = found.scale;
   candidate.at = at;
   candidate.risk = { risk: risk.risk, evidence: risk.evidence };
@@ -266,60 +254,6 @@ function isBetter(a: Candidate, b: Candidate): boolean {
   if (a.fails.length !== b.fails.length) return a.fails.length < b.fails.length;
   if (a.fails.length > 0) return awayOf(a) < awayOf(b);
   return a.share > b.share + 1e-6;
-}
-
-/** A window of views, and the crop that serves it. */
-interface Piece {
-  candidate: Candidate;
-  window: Window;
-}
-
-/** The fewest pieces that span all there is to span, each for the views it is taken for. */
-function fewest(pieces: readonly Piece[]): Piece[] {
-  const used: Piece[] = [];
-  let at = 0;
-  for (;;) {
-    const begun = at;
-    const goOn = pieces.filter(
-      ({ window }) => window.from <= begun * SAME_VIEW && window.to > begun * SAME_VIEW,
-    );
-    const later = pieces.filter(({ window }) => window.from > begun * SAME_VIEW);
-    const start = Math.min(...later.map(({ window }) => window.from));
-    const next =
-      goOn.length > 0 ? goOn : later.filter(({ window }) => window.from <= start * SAME_VIEW);
-    const [farthest] = next.toSorted((a, b) => b.window.to - a.window.to);
-    if (!farthest) return used;
-    const { candidate, window } = farthest;
-    used.push({ candidate, window: { from: Math.max(begun, window.from), to: window.to } });
-    at = window.to;
-  }
-}
-
-/** What several crops of one combination serve together, with the fewest of them. */
-function together(served: readonly Candidate[], job: Job): Candidate | null {
-  const used = fewest(
-    served.flatMap((candidate) => candidate.views.map((window) => ({ candidate, window }))),
-  );
-  const [widest, ...more] = used;
-  if (!widest) return null;
-  const rigs = used.map(({ candidate }) => candidate);
-  const views = joined(used.map(({ window }) => window));
-  return {
-    ...widest.candidate,
-    views,
-    share: Math.min(1, shareOf(views, job)),
-    crops: used.map(({ candidate: { cropId, digitalZoom }, window }) => ({
-      cropId,
-      digitalZoom,
-      views: [window],
-    })),
-    unknowns: [...new Set(rigs.flatMap((c) => c.unknowns))],
-    scale: Math.max(...rigs.map((c) => c.scale)),
-    risk: more.reduce<Risk | null>(
-      (most, { candidate: { risk } }) => (risk ? riskier(most, risk) : most),
-      widest.candidate.risk,
-    ),
-  };
 }
 
 /** The combination as it serves the job, with as many of the body's crops as serve more of it. */
@@ -339,10 +273,11 @@ export function candidateOf(combination: Combination, job: Job, kit: Kit): Candi
     if (passes(next)) served.push(next);
     if (best === null || isBetter(next, best)) best = next;
     // What serves all there is to serve needs no further crop.
-    if (passes(best) && best.share >= WHOLE_SHARE) break;
+    if (passes(best) && servesAll(best)) break;
   }
-  if (served.length > 1 && (best?.share ?? 0) < WHOLE_SHARE) best = together(served, job);
-  if (best && passes(best) && job.wholeRange && best.share < WHOLE_SHARE)
-    best.fails.push(fail('range', best.share, 1, 1 - best.share));
-  return best ?? nothingServed(combination, FAILED_FRAME, already, unknowns);
+  const all = served.length > 1 && !servesAll(best) ? together(served, job) : best;
+  if (!all) return nothingServed(combination, FAILED_FRAME, already, unknowns);
+  if (passes(all) && job.wholeRange && !servesAll(all))
+    all.fails.push(fail('range', all.share, 1, 1 - all.share));
+  return all;
 }

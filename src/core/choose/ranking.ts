@@ -1,11 +1,11 @@
 /** The order of what was found, and how much of it is kept. */
 import { awayOf, passes, type Candidate } from './candidate';
-import { WHOLE_SHARE } from './judging';
+import { servesAll } from './views';
 
 /** Shares this near are one. */
 const SHARE_STEP = 100;
 const shareStep = ({ share }: Candidate): number =>
-  share >= WHOLE_SHARE ? SHARE_STEP : Math.floor(share * SHARE_STEP);
+  servesAll({ share }) ? SHARE_STEP : Math.floor(share * SHARE_STEP);
 
 /** An unknown figure stands behind every known one. */
 const last = (value: number | null): number => value ?? Number.MAX_VALUE;
@@ -87,7 +87,7 @@ export function keep(kept: Kept, candidate: Candidate): boolean {
   kept.judged += 1;
   if (passes(candidate)) {
     kept.passed += 1;
-    if (candidate.share >= WHOLE_SHARE) kept.whole += 1;
+    if (servesAll(candidate)) kept.whole += 1;
     takeIn(kept.passing, candidate, MOST_PASSING, byRank);
     return true;
   }

@@ -13,7 +13,7 @@ import {
   tWords,
 } from '../words';
 import { passes, type Candidate, type CropUsed, type Fail, type Unknown } from './candidate';
-import { WHOLE_SHARE } from './judging';
+import { servesAll } from './views';
 import type { Plan } from './plan';
 import { spanWords, focal } from '../sweep';
 
@@ -202,11 +202,11 @@ export const servedWords = ({ views, crops }: Pick<Candidate, 'views' | 'crops'>
 
 /** Why it passes, or everything it is known to fail by, in one sentence. */
 export function reasonOf(candidate: Candidate, job: Job): string {
-  const { share, scale, unknowns, risk } = candidate;
+  const { scale, unknowns, risk } = candidate;
   const unsure = unknowns.length > 0 ? `; ${unknownWords(unknowns)}` : '';
   if (!passes(candidate))
     return `${capital(candidate.fails.map((f) => failWords(f, job)).join('; '))}${unsure}.`;
-  const all = share >= WHOLE_SHARE ? ', all that is wanted' : '';
+  const all = servesAll(candidate) ? ', all that is wanted' : '';
   const scaled = scale > 1.0005 ? `, scaled up by as much as ${scaleUpWords(scale)}` : '';
   const sure = risk === null ? '' : `, ${riskFigure(risk.risk, risk.evidence)}`;
   return `Clear at ${servedWords(candidate)}${all}, ${lightWords(candidate)}${scaled}${sure}${unsure}.`;
