@@ -1,3 +1,6 @@
+import { type Rig } from '../rig';
+import { partOf, plainRig } from '../../../tests/support/plainRig';
+import { EMPTY_WORKSPACE, rigRecordOf, type Workspace } from '../kit/records';
 import { PERSON_HALF_M } from '../optics';
 import { signedStops, sizeMm } from '../words';
 import { describe, expect, it } from 'vitest';
@@ -77,6 +80,40 @@ describe('pictures beside each other', () => {
   });
 });
 
+/** A rig, and a second camera with another mount that another plain adapter joins its lens to. */
+function twoMounts() {
+  const plain = partOf('plain adapter');
+  const rig = plainRig({ parts: [plain] });
+  const mount = { ...rig.mounts.get('ml')!, id: 'short', name: 'Short', registerMm: 19.25 };
+  const mounts = new Map(rig.mounts).set('short', mount);
+  const slr = mounts.get('slr')!;
+  const otherPlain = partOf('plain adapter', {
+    id: 'other-plain',
+    rearMountId: 'short',
+    thicknessMm: (slr.registerMm ?? 0) - 19.25,
+  });
+  const small = { ...rig.mode, id: 'small', widthMm: 17.3, heightMm: 13 };
+  const other = { ...rig.body, id: 'other', mountId: 'short', modes: [small] };
+  return {
+    rig: { ...rig, mounts },
+    body: { ...rig.body, modes: [rig.mode] },
+    plain,
+    other,
+    otherPlain,
+  };
+}
+
+const recordFor = ({ body, mode, lens, parts, settings }: Rig) =>
+  rigRecordOf({
+    id: 'r',
+    name: 'Rig',
+    bodyId: body.id,
+    modeId: mode.id,
+    lensId: lens.id,
+    partIds: parts.map((p) => p.id),
+    settings,
+  });
+
 describe('what one can start from', () => {
   it('every usual question can be put with the demo, and its rigs go together', () => {
     for (const preset of PRESET_IDS) {
@@ -93,6 +130,30 @@ describe('what one can start from', () => {
     const { takes } = presetFor('converter or crop', tideMill, 'waders-at-dawn')!;
     const [glass, crop] = takes.map((take) => shotAt(rigOfTake(tideMill, take)!, 60));
     expect(crop!.field.widthM / glass!.field.widthM).toBeCloseTo(1, 2);
+  });
+
+  it('a large and a small format may stand on cameras of two mounts, or be two modes of one', () => {
+    const { rig, body, plain, other, otherPlain } = twoMounts();
+    const formats = (workspace: Workspace) => {
+      const setting = presetFor('both formats', workspace, 'r');
+      return setting?.takes.map((take) => {
+        const at = rigOfTake(workspace, take)!;
+        return [at.body.id, at.mode.widthMm, at.parts.map((part) => part.id).join()];
+      });
+    };
+    const here = { ...EMPTY_WORKSPACE, mounts: [...rig.mounts.values()], lenses: [rig.lens] };
+    const record = recordFor(rig);
+    const both = { ...here, bodies: [body, other], parts: [plain, otherPlain], rigs: [record] };
+    expect(formats(both)).toEqual([
+      ['body', 36, plain.id],
+      ['other', 17.3, otherPlain.id],
+    ]);
+    // Without what joins the second, or the second itself, its own modes are left.
+    const cropped = { ...rig.mode, id: 'crop', widthMm: 24, heightMm: 16 };
+    const oneBody = { ...body, modes: [rig.mode, cropped] };
+    const alone = { ...here, bodies: [oneBody], parts: [plain], rigs: [record] };
+    expect(formats(alone)?.map(([, width]) => width)).toEqual([36, 24]);
+    expect(formats({ ...alone, bodies: [body] })).toBeUndefined();
   });
 
   it('is refused where nothing of the workspace can be asked it', () => {

@@ -7,6 +7,7 @@ export {
   MOST_TAKES,
   type Preset,
   PRESET_IDS,
+  PRESET_NEEDS,
   presetFor,
   PRESETS,
   rigOfTake,

@@ -66,6 +66,20 @@ export const PRESETS = {
   'converter or crop': 'converter or crop',
 } as const;
 export type Preset = keyof typeof PRESETS;
+
+/** What a workspace must have for a question to be put. */
+export const PRESET_NEEDS: Readonly<Record<Preset, string>> = {
+  'crop or step closer': 'a rig',
+  'both formats':
+    'a second format: a camera or a mode that reads another area, and what joins the lens to it',
+  'small against large': 'a second rig, on another format',
+  'character on both':
+    'a lens of which somebody said on the Bench what character it has, and a second format for it',
+  'reducer or plain':
+    'a reducer, and a plain adapter, that both join the lens of a rig to its camera',
+  'converter or crop':
+    'a converter that joins the lens of a rig to its camera, and what joins them without it',
+};
 export const PRESET_IDS = Object.keys(PRESETS) as readonly Preset[];
 
 export interface Setting {
@@ -97,18 +111,47 @@ const largest = (body: Body, use: Mode['use']): Mode | undefined =>
 const ONE_FORMAT = 1.15;
 const CROP = 1.5;
 
-/** The same lens and train on the largest and on the smallest format of the kit it goes on. */
-function onBothFormats(rigId: string, rig: Rig, { bodies }: Workspace): readonly Take[] | null {
-  const fitting = bodyOffers(rig, bodies)
-    .filter((o) => o.grade !== 'does not fit')
-    .flatMap(({ record: body }) => {
-      const mode = largest(body, rig.mode.use);
-      return mode ? [{ body, mode, diagonal: diagonalMm(mode) }] : [];
-    })
-    .toSorted((a, b) => b.diagonal - a.diagonal);
-  const [first, last] = [fitting[0], fitting.at(-1)];
-  if (!first || !last || first.diagonal / last.diagonal < ONE_FORMAT) return null;
-  return [first, last].map(({ body, mode }) => ({ rigId, bodyId: body.id, modeId: mode.id }));
+/** Factors nearer than this are one. */
+const SAME_FACTOR = 0.01;
+
+/** What joins a rig's lens to a body with the same factor: its own parts where they fit, else others of the kit; null for nothing. */
+function partsOnto(rig: Rig, body: Body, kit: readonly Part[]): readonly Part[] | null {
+  const [offer] = bodyOffers(rig, [body]);
+  if (offer && offer.grade !== 'does not fit') return rig.parts;
+  const [mode] = body.modes;
+  if (!mode) return null;
+  const factor = trainFactor(rig.parts);
+  const isAlike = (f: number) => Math.abs(f / factor - 1) < SAME_FACTOR;
+  return chainsOf({ ...rig, body, mode }, kit, isAlike)[0] ?? null;
+}
+
+/**
+ * The same lens on the largest and on the smallest format of the kit it goes on, whatever mounts the cameras have; where
+ * all of them have one, in the largest and the smallest mode of its own camera.
+ */
+function onBothFormats(
+  rigId: string,
+  rig: Rig,
+  { bodies, parts: kit }: Workspace,
+): readonly Take[] | null {
+  const spread = (takes: readonly { take: Take; mode: Mode }[]): readonly Take[] | null => {
+    const sorted = takes.toSorted((a, b) => diagonalMm(b.mode) - diagonalMm(a.mode));
+    const [first, last] = [sorted[0], sorted.at(-1)];
+    if (!first || !last) return null;
+    return diagonalMm(first.mode) / diagonalMm(last.mode) < ONE_FORMAT
+      ? null
+      : [first.take, last.take];
+  };
+  const onBodies = bodies.flatMap((body) => {
+    const mode = largest(body, rig.mode.use);
+    const parts = mode ? partsOnto(rig, body, kit) : null;
+    if (!mode || !parts) return [];
+    return [{ take: { rigId, bodyId: body.id, modeId: mode.id, partIds: idsOf(parts) }, mode }];
+  });
+  const inModes = rig.body.modes
+    .filter((mode) => mode.use === rig.mode.use)
+    .map((mode) => ({ take: { rigId, modeId: mode.id }, mode }));
+  return spread(onBodies) ?? spread(inModes);
 }
 
 /** View of a rig as a focal length on 36x24, mm. */

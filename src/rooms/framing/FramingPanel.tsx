@@ -10,6 +10,7 @@ import {
   MOST_TAKES,
   PRESET_IDS,
   PRESETS,
+  PRESET_NEEDS,
 } from '@/core/framing';
 import type { Workspace } from '@/core/kit/records';
 import { copyLink } from '@/shell/rig/copyLink';
@@ -156,7 +157,7 @@ const Acts = memo(function Acts(props: ActsProps) {
               if (!actions.start(preset))
                 tell({
                   kind: 'trouble',
-                  text: `No rig of this workspace can be asked “${PRESETS[preset]}”: the kit lacks the glass or the second format for it.`,
+                  text: `“${PRESETS[preset]}” needs ${PRESET_NEEDS[preset]}; there is none in this workspace.`,
                 });
             }}
           >

@@ -1,8 +1,9 @@
 /** How sure a halo is behind a converter, by how its own rim is known. */
+import { demoRig } from '../../../../tests/support/demo';
 import { describe, expect, it } from 'vitest';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
 import type { Part } from '../../kit/records';
-import { situationOf } from '../../rig';
+import { type Rig, situationOf } from '../../rig';
 import { evidenceBehind } from './evidenceBehind';
 import { evaluate } from '../report';
 
@@ -16,8 +17,32 @@ const behind = (more: Partial<Part>) =>
 const rim = (edgeRadiusMm: number, exitPupilMm: number | null) => ({
   ownRim: { edgeRadiusMm, softnessMm: 0, fNumber: 1.42, exitPupilMm },
 });
-/** The bare lens's own uncertainty as it falls behind the glass. */
-const LENS_MM = 0.1 * 0.71;
+/** The bare lens's own uncertainty as it falls behind the glass; its edge, 1.42 times as wide as the rim, takes no part. */
+const LENS_MM = 0;
+const WHOLE_LENS_MM = 0.1 * 0.71;
+
+// Common practice, no source: a 1.4x is made for long lenses, and cuts none of their corners that were clear before.
+describe('a teleconverter nobody measured, behind a long lens', () => {
+  const waders = demoRig('waders-at-dawn');
+  const [tele, plain] = waders.parts;
+  it.each(['strict', 'grade it out', 'as a look'] as const)(
+    'makes an estimated lens no riskier where its corners grow lighter: %s',
+    (school) => {
+      const bare: Rig = {
+        ...waders,
+        lens: { ...waders.lens, halo: [] },
+        judgement: { ...waders.judgement, school },
+        parts: [plain!],
+      };
+      const [without, withIt] = [
+        bare,
+        { ...bare, parts: [{ ...tele!, ownRim: null }, plain!] },
+      ].map((rig) => evaluate(rig).verdict);
+      expect(withIt!.worstCornerStops).toBeLessThan(without!.worstCornerStops!);
+      expect(withIt!.risk).toBeLessThanOrEqual(without!.risk);
+    },
+  );
+});
 
 describe('a converter’s own rim', () => {
   it('that was measured adds 2 % of its radius to the lens’s own doubt, as squares', () => {
@@ -60,7 +85,7 @@ describe('a converter’s own rim', () => {
   });
 
   it('much wider than the narrowest takes no part', () => {
-    expect(behind(rim(32, null)).edgeSigmaMm).toBeCloseTo(LENS_MM, 9);
-    expect(behind({}).edgeSigmaMm).toBeCloseTo(LENS_MM, 9);
+    expect(behind(rim(32, null)).edgeSigmaMm).toBeCloseTo(WHOLE_LENS_MM, 9);
+    expect(behind({}).edgeSigmaMm).toBeCloseTo(WHOLE_LENS_MM, 9);
   });
 });

@@ -2,7 +2,7 @@
 import { evidenceFor, type HaloEvidence } from '../../halo';
 import { fullName } from '../../kit/records';
 import type { Situation } from '../../rig';
-import { isRimUnknown, ownRimKnown } from '../train';
+import { isMadeForLens, isRimUnknown, ownRimKnown } from '../train';
 
 /** A rim wider than the narrowest by this ratio does not affect the edge. */
 const TAKES_NO_PART = 1.4;
@@ -13,6 +13,9 @@ const TAKES_NO_PART = 1.4;
  */
 const ASSUMED_UNLIKE_SHARE = 0.01;
 const UNKNOWN_UNLIKE_SHARE = 0.1;
+
+/** What such a rim scatters by, share of its radius; an assumption. */
+const MADE_FOR_SIGMA = 0.02;
 
 const DOUBTS = {
   assumed: (name: string) =>
@@ -37,14 +40,18 @@ export function evidenceBehind({
   if (own.length === 0 && unknown.length === 0) return evidence;
   const edges = halo.rims.map((r) => r.edgeRadiusMm);
   const narrowest = Math.min(...edges);
-  let variance = evidence.edgeSigmaMm ** 2;
+  /** How far what is not known of a rim makes the edge unsure, 0..1: all of it where it is the narrowest. */
+  const takesPart = (edge: number): number =>
+    Math.max(0, Math.min(1, (TAKES_NO_PART - edge / narrowest) / (TAKES_NO_PART - 1)));
   // The train's own rims stand behind the lens's, in its order.
   const first = edges.length - own.length;
-  own.forEach(({ sigma }, i) => {
+  const ofLens = takesPart(Math.min(...edges.slice(0, first))) * evidence.edgeSigmaMm;
+  const variance = own.reduce((sum, { part, sigma, how }, i) => {
     const edge = edges[first + i] ?? narrowest;
-    const part = Math.min(1, (TAKES_NO_PART - edge / narrowest) / (TAKES_NO_PART - 1));
-    if (part > 0) variance += (part * sigma * edge) ** 2;
-  });
+    // Nobody measured it, but behind a lens of the kind it is made for it is made not to cut.
+    const known = how === 'assumed' && isMadeForLens(part, at.lens) ? MADE_FOR_SIGMA : sigma;
+    return sum + (takesPart(edge) * known * edge) ** 2;
+  }, ofLens ** 2);
   const isAssumed = own.some(({ how }) => how === 'assumed');
   return {
     ...evidence,

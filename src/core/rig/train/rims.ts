@@ -1,5 +1,12 @@
 /** The rims of a train: the bare lens's halo as it falls behind it, each part's own rim joined. */
-import { FARTHEST_PUPIL_MM, isFront, magnifies, type OwnRim, type Part } from '../../kit/records';
+import {
+  FARTHEST_PUPIL_MM,
+  isFront,
+  type Lens,
+  magnifies,
+  type OwnRim,
+  type Part,
+} from '../../kit/records';
 import type { Halo, Rim } from '../../halo';
 import { type ThinConverter, diagonalMm } from '../../optics';
 import type { Mounts, Train } from './train';
@@ -113,6 +120,16 @@ export function ownRimKnown(
 /** Whether nothing at all tells how wide a converter's own rim is: neither measured, nor its format or throat known. */
 export const isRimUnknown = (part: Part, mounts: Mounts): boolean =>
   magnifies(part) && part.ownRim === null && assumedEdgeMm(part, mounts, null) === null;
+
+/** Teleconverters are made for lenses from this many design diagonals on. Common practice, no source. */
+const TELE_FROM_DIAGONALS = 1.5;
+
+/** Whether a teleconverter stands behind a lens of the kind it is made for: a long one. */
+export const isMadeForLens = (
+  { kind }: Pick<Part, 'kind'>,
+  { focalMinMm, designFormat }: Pick<Lens, 'focalMinMm' | 'designFormat'>,
+): boolean =>
+  kind === 'teleconverter' && focalMinMm >= TELE_FROM_DIAGONALS * diagonalMm(designFormat);
 
 const scaled = (rim: Rim, factor: number): Rim => ({
   side: rim.side,

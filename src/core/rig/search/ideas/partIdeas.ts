@@ -1,16 +1,14 @@
 /** Ways out by other parts between lens and body. */
+import { isMadeForLens } from '../../train';
 import { fullName, isFront, magnifies, type Part } from '../../../kit/records';
 import { quickPart } from '../../../kit/starter';
-import { diagonalMm } from '../../../optics';
 import { mm } from '../../../words';
 import { jointProblems, type Rig } from '../../../rig';
 import type { Idea, WayKind } from './idea';
 
-/** Teleconverters are offered for lenses from this many design diagonals on: they are made for long ones. */
-const TELE_FROM_DIAGONALS = 1.5;
+/** Teleconverters are offered for lenses they are made for. */
 const isTeleOnWide = (part: Part, { lens }: Rig): boolean =>
-  part.kind === 'teleconverter' &&
-  lens.focalMinMm < TELE_FROM_DIAGONALS * diagonalMm(lens.designFormat);
+  part.kind === 'teleconverter' && !isMadeForLens(part, lens);
 
 const joined = (rig: Rig): boolean => jointProblems(rig).length === 0;
 
