@@ -90,7 +90,7 @@ function twoMounts() {
   const otherPlain = partOf('plain adapter', {
     id: 'other-plain',
     rearMountId: 'short',
-    thicknessMm: (slr.registerMm ?? 0) - 19.25,
+    thicknessMm: slr.registerMm - 19.25,
   });
   const small = { ...rig.mode, id: 'small', widthMm: 17.3, heightMm: 13 };
   const other = { ...rig.body, id: 'other', mountId: 'short', modes: [small] };
