@@ -233,7 +233,11 @@ function serve(
     servedOver(reach, wanted, found, { from: w.from / viewFactor, to: w.to / viewFactor }),
   );
   const [at] = settings;
-  if (!at) return;
+  if (!at) {
+    // Rounding lost the little that was found.
+    fails.push(fail('corners', found.leastScale, job.postScale, UNSURE_AWAY, 'toss'));
+    return;
+  }
   const risk = settings.reduce<Risk>(riskier, at);
   // It has to be stopped down, and nobody told what works the aperture behind this train.
   if (isApertureUnsure && !isAsOpenAs(at.fNumber, openFNumberAt(lens, at.focalMm)))
