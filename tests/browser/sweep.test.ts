@@ -22,7 +22,7 @@ const spoken = async (row: number, column: number) =>
 describe('a sweep', () => {
   it('says where the zoom is Clear, and shows each setting by its verdict', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24.1 mm at f/1.8');
+    await expectAnswer('Clear from 24.4 mm at f/1.8');
     expect(await spoken(0, 0)).toMatch(
       /^18 mm, f\/1\.8: Clipped, darkest corner black, stabiliser at its end$/,
     );
@@ -33,9 +33,9 @@ describe('a sweep', () => {
 
   it('a frame goes to the Bench as it is, undo takes it back, and the sweep is found again', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24.1 mm at f/1.8');
+    await expectAnswer('Clear from 24.4 mm at f/1.8');
     await (await cell(2, 5)).click();
-    await expectAnswer('Clear from 23.5 mm at f/2.8');
+    await expectAnswer('Clear from 23.7 mm at f/2.8');
     await page.press('Put it on the Bench');
     await page.expectVerdict('Clear');
     expect(await page.ringWords('Zoom')).toBe('26 mm');
@@ -47,7 +47,7 @@ describe('a sweep', () => {
       'not taken back',
     );
     await page.keys('S');
-    await expectAnswer('Clear from 24.1 mm at f/1.8');
+    await expectAnswer('Clear from 24.4 mm at f/1.8');
   });
 
   it('a setting the lens cannot take is marked and never drawn as another', async () => {
@@ -82,14 +82,14 @@ describe('a sweep', () => {
   it('widens at a press, as one step to undo', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
     await (await page.saying('Stabiliser off and locked', 'button')).click();
-    await expectAnswer('Clear from 21.4 mm at f/1.8');
+    await expectAnswer('Clear from 21.7 mm at f/1.8');
     await page.press('Undo: Stabiliser off and locked');
-    await expectAnswer('Clear from 24.1 mm at f/1.8');
+    await expectAnswer('Clear from 24.4 mm at f/1.8');
   });
 
   it('goes out as a table and as a picture', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24.1 mm at f/1.8');
+    await expectAnswer('Clear from 24.4 mm at f/1.8');
     await page.menu('Save sheet', 'Save as CSV');
     const csv = (await page.download('.csv')).text.trim().split('\n');
     expect(csv).toHaveLength(1 + 8 * 10);
@@ -106,7 +106,7 @@ describe('a sweep', () => {
 describe('by keyboard', () => {
   it('frames are gone over with the arrows and opened with Enter', async () => {
     await page.open('/sweep?rig=wheel-house-wide');
-    await expectAnswer('Clear from 24.1 mm at f/1.8');
+    await expectAnswer('Clear from 24.4 mm at f/1.8');
     await page.driver.executeScript(
       'document.querySelector("[role=gridcell][tabindex=\\"0\\"]").focus()',
     );

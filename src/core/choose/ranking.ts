@@ -42,8 +42,8 @@ export const byNearness = (a: Candidate, b: Candidate): number =>
 /** A miss is near where one thing alone is missing, and something would mend it. */
 const isNearMiss = (c: Candidate): boolean =>
   c.fails.length === 1 && Number.isFinite(awayOf(c)) && awayOf(c) <= NEAR;
-/** A miss by more than this, as log2 of a ratio, is not near: 23 %, or a third of a stop. An assumption. */
-const NEAR = 0.3;
+/** A miss by more than this, as log2 of a ratio, is not near: a third, or four tenths of a stop. An assumption. */
+const NEAR = 0.42;
 
 export interface Kept {
   passing: Candidate[];

@@ -97,6 +97,8 @@ export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
     const words = primeWords(now);
     return `${words.charAt(0).toUpperCase()}${words.slice(1)} at ${now.label}`;
   }
+  if (now.windows.length === 0)
+    return `Nowhere Clear${now.tosses.length > 0 ? ' for sure' : ''} at ${now.label}`;
   return `Clear ${whereClear(now)} at ${now.label}`;
 }
 

@@ -55,12 +55,13 @@ export interface Gap extends Window {
 /** A stretch over which a coin's toss decides whether it is Clear. */
 export interface Toss extends Window, VerdictFace {}
 
-/** A toss stands beside a window, or is wide: so many places of a gap find it. */
+/** So many places of a gap are asked, the closer the nearer to its ends: a toss stands beside a window, or is wide. */
 const TOSS_SAMPLES = 12;
+const towardEnds = (place: number): number => (1 - Math.cos(Math.PI * place)) / 2;
 
 /** Where along a stretch of the zoom it is a coin's toss whether it is Clear. */
 const tossesIn = (at: (logF: number) => Rig, { from, to }: Window): Toss[] => {
-  const logAt = (place: number) => Math.log(from) + place * Math.log(to / from);
+  const logAt = (place: number) => Math.log(from) + towardEnds(place) * Math.log(to / from);
   return ribbon((place) => at(logAt(place)), from === to ? 1 : TOSS_SAMPLES)
     .filter((face) => face.or !== null && bothOf(face)[0] === 'Clear')
     .map(({ kind, or, ...ends }) => ({
