@@ -14,6 +14,8 @@ import {
   sweepHeadline,
   whereClear,
   tossWords,
+  apertureSteps,
+  gapsOf,
 } from '@/core/sweep';
 import { darknessWords } from '@/core/words';
 import { badInput, readArgs, type Command, type Output, type Stream } from './command';
@@ -51,24 +53,31 @@ function chainsFor({ rig, kit }: RigInput) {
 }
 
 /** Without the rig itself, which its settings and ids tell. */
-const cellLine = ({ rig: _, ...cell }: SweepCell) => cell;
+/** A cell without its rig; the verdict is one word, and the other one of a coin's toss stands beside it. */
+const cellLine = ({ rig: _, verdict, ...cell }: SweepCell) => ({
+  ...cell,
+  verdict: verdict?.kind ?? null,
+  or: verdict?.or ?? null,
+});
 
 function* lines(cells: Iterable<SweepCell>) {
   for (const cell of cells) yield cellLine(cell);
 }
 
 function windowsOf({ rig }: RigInput): Output {
-  const { now, byAperture, widest, roomiest, widenings } = sweepAnswer(rig);
+  const { now, byAperture: windows, widest, roomiest, widenings } = sweepAnswer(rig);
+  const steps = apertureSteps(rig);
+  const byAperture = windows.map((found) => {
+    const step = steps.find(({ label }) => label === found.label);
+    return { ...found, gaps: step ? gapsOf(rig, step, found) : [] };
+  });
   return {
     json: { now, byAperture, widest, roomiest, widenings },
     rows: [
-      [
-        'At the aperture in use',
-        [sweepHeadline(rig.lens, now), ...now.gaps.map(gapWords)].join('; ') + '.',
-      ],
+      ['At the aperture in use', `${sweepHeadline(rig.lens, now)}.`],
       ...byAperture.map((w): [string, string] => [
         w.label,
-        [whereClear(w), ...w.tosses.map(tossWords)].join('; '),
+        [whereClear(w), ...w.tosses.map(tossWords), ...w.gaps.map(gapWords)].join('; '),
       ]),
       ...(widest ? [['Widest Clear', `${spotWords(widest)}, ${spareWords(widest)}`] as const] : []),
       ...(roomiest
@@ -89,10 +98,13 @@ function matrixOf(input: RigInput, { rows, columns }: Values): Stream {
   return {
     lines: lines(cells),
     row: (line) => {
-      const { row, column, verdict, worstCornerStops, cannot } = line as Omit<SweepCell, 'rig'>;
+      const { row, column, verdict, or, worstCornerStops, cannot } = line as ReturnType<
+        typeof cellLine
+      >;
+      const face = verdict === null ? '' : verdictWords({ kind: verdict, or });
       const head = `${row.padEnd(16)} ${column.padEnd(16)}`;
       return cannot === null
-        ? `${head} ${(verdict ? verdictWords(verdict) : '').padEnd(18)} ${darknessWords(worstCornerStops, 2)}`
+        ? `${head} ${face.padEnd(18)} ${darknessWords(worstCornerStops, 2)}`
         : `${head} ${'–'.padEnd(18)} ${cannot}`;
     },
   };

@@ -32,4 +32,4 @@ export {
   sweepHeadline,
   whereClear,
 } from './words';
-export { zoomPlaces, type ZoomWindows } from './zoomWindows';
+export { gapsOf, zoomPlaces, type ZoomWindows } from './zoomWindows';
