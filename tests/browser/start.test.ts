@@ -76,7 +76,8 @@ describe('an empty program', () => {
     await start.go();
     expect(start.presses).toBeLessThanOrEqual(8);
     expect(start.typed).toBeLessThanOrEqual(2);
-    await start.expectVerdict('Clear');
+    // Expected to cover, and nobody measured it: an estimate at the wide end is no answer yet.
+    await start.expectVerdict('Clear or Clipped');
     expect(await start.reading('Focal length')).toMatch(/^17\.0 mm/);
     await start.saying(
       'Surer: Two test frames of an even wall, wide open and at f/8, would measure the halo.',
