@@ -4,16 +4,13 @@ export { riskIn } from './toss';
 export { surerOf, untoldShare } from './untold';
 export {
   evidenceIn,
-  expectedScaleUpOf,
   isClear,
   type Judged,
-  leastScaleUp,
   marginOf,
   mayBeClear,
-  scaleUpIn,
-  scaleUpOf,
   spareIn,
   spareOf,
   verdictIn,
   verdictOf,
 } from './verdicts';
+export { expectedScaleUpOf, leastScaleUp, scaleUpIn, scaleUpOf } from './scaleUp';
