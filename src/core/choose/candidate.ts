@@ -56,10 +56,14 @@ export interface ServedAt extends Risk {
   postScale: number;
 }
 
-/** A crop the body makes by itself, and what it serves. */
-export interface CropUsed {
+/** A crop the body makes by itself. */
+export interface Crop {
   cropId: string | null;
   digitalZoom: number;
+}
+
+/** A crop, and what it serves. */
+export interface CropUsed extends Crop {
   /** Focal lengths on 36x24, mm. */
   views: Window[];
 }

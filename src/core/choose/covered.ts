@@ -1,6 +1,6 @@
 /** Which views a lens behind a train gives a frame without dark corners, with exact ends. */
 import { leastScaleUp } from '../rig/judged';
-import { scaleUp, worstCornerRadius } from '../frame';
+import { scaleUp, worstCornerRadius, scaledUp } from '../frame';
 import { countedFrom, type FrameSize } from '../optics';
 import { keptIn, peakBetween, windowsAmong, type Known, type Window } from '../maths';
 import {
@@ -32,11 +32,6 @@ interface Spot {
   x: number;
   place: number | null;
 }
-
-const scaled = ({ widthMm, heightMm }: FrameSize, scale: number): FrameSize => ({
-  widthMm: widthMm / scale,
-  heightMm: heightMm / scale,
-});
 
 /** Two places nearer than this, as a logarithm, are one. */
 const SAME_PLACE = 1e-9;
@@ -141,7 +136,7 @@ function scaleAt(reach: Reach, wanted: Wanted, spot: Spot): number | null {
 const sureScale = (reach: Reach, wanted: Wanted, x: number, expected: number, most?: number) =>
   leastScaleUp(
     expected,
-    (scale) => bestSpare(reach, wanted, scaled(wanted.frame, scale), x) >= 0,
+    (scale) => bestSpare(reach, wanted, scaledUp(wanted.frame, scale), x) >= 0,
     most,
   );
 
@@ -175,7 +170,7 @@ export const covered = (reach: Reach, wanted: Wanted): Covered =>
 /** The views without dark corners, and what scale-up they take. */
 function coveredAnew(reach: Reach, wanted: Wanted): Covered {
   const { frame, mostScale } = wanted;
-  const stretches = clearStretches(reach, wanted, scaled(frame, mostScale));
+  const stretches = clearStretches(reach, wanted, scaledUp(frame, mostScale));
   if (stretches.length === 0) {
     const scales = spotsWithin(reach, wanted.span).flatMap((spot) => {
       const scale = scaleAt(reach, wanted, spot);

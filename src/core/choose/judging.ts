@@ -15,6 +15,7 @@ import {
   type Fail,
   type Risk,
   type Unknown,
+  type Crop,
 } from './candidate';
 import { covered, type Wanted } from './covered';
 import type { Kit, Pair, Standing } from './pairs';
@@ -30,11 +31,6 @@ import {
 } from './limits';
 import { servedOver } from './served';
 
-/** A crop the body makes by itself. */
-interface Crop {
-  cropId: string | null;
-  digitalZoom: number;
-}
 const WHOLE: Crop = { cropId: null, digitalZoom: 1 };
 
 /** The crops a mode may be used with, the whole read-out first. */

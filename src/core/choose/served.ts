@@ -1,4 +1,5 @@
 /** How a lens behind a train is set where it serves a view, and how surely. */
+import { scaledUp } from '../frame';
 import type { ServedAt } from './candidate';
 import type { Window } from '../maths';
 import type { Wanted } from './covered';
@@ -24,8 +25,7 @@ function settingFor(
   const { focalMinMm, focalMaxMm } = reach.lens;
   for (const postScale of scalesToTry(scale, mostScale)) {
     const focalMm = Math.min(focalMaxMm, Math.max(focalMinMm, view / postScale));
-    const small = { widthMm: frame.widthMm / postScale, heightMm: frame.heightMm / postScale };
-    const framed = { frame: small, middle, travel };
+    const framed = { frame: scaledUp(frame, postScale), middle, travel };
     const fNumber = firstClear(reach, focalMm, apertures, framed);
     if (fNumber !== null)
       return { focalMm, fNumber, postScale, ...riskAt(reach, focalMm, fNumber, framed) };

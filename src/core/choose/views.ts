@@ -13,7 +13,7 @@ export function shareOf(views: readonly Window[], { viewFromMm, viewToMm }: Job)
 }
 
 /** More than this of the range is all of it. */
-export const WHOLE_SHARE = 0.998;
+const WHOLE_SHARE = 0.998;
 
 /** Whether it serves all the views there are. */
 export const servesAll = (candidate: Pick<Candidate, 'share'> | null): boolean =>

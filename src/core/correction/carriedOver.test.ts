@@ -1,5 +1,6 @@
+import { exifOf } from '../../../tests/support/exifOf';
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { decode } from 'fast-png';
@@ -16,12 +17,7 @@ import { writeTiff } from './tiffOut';
 const folder = mkdtempSync(join(tmpdir(), 'halo-correction-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const exif = (bytes: Uint8Array, name: string): Record<string, unknown> => {
-  const file = join(folder, name);
-  writeFileSync(file, bytes);
-  const said = execFileSync('exiftool', ['-n', '-j', file], { encoding: 'utf8' });
-  return (JSON.parse(said) as Record<string, unknown>[])[0] ?? {};
-};
+const exif = (bytes: Uint8Array, name: string) => exifOf(bytes, folder, name);
 
 describe('what a file says of itself goes along', () => {
   const TOLD = [

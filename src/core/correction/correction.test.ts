@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { exifOf } from '../../../tests/support/exifOf';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { decode } from 'fast-png';
@@ -21,12 +21,7 @@ import { halfBits } from './tiffOut';
 const folder = mkdtempSync(join(tmpdir(), 'halo-correction-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const exif = (bytes: Uint8Array, name: string): Record<string, unknown> => {
-  const file = join(folder, name);
-  writeFileSync(file, bytes);
-  const said = execFileSync('exiftool', ['-n', '-j', file], { encoding: 'utf8' });
-  return (JSON.parse(said) as Record<string, unknown>[])[0] ?? {};
-};
+const exif = (bytes: Uint8Array, name: string) => exifOf(bytes, folder, name);
 
 const halos = new Map<string, Halo>();
 function halo(id: string): Halo {

@@ -182,6 +182,12 @@ export function freeCleanFrame(
   return placed(whereBeginning(fits, tallest, 0, 40));
 }
 
+/** What is left of a frame that is scaled up by so much about its middle. */
+export const scaledUp = ({ widthMm, heightMm }: FrameSize, scale: number): FrameSize => ({
+  widthMm: widthMm / scale,
+  heightMm: heightMm / scale,
+});
+
 /**
  * Least scale-up p >= 1 (punch-in about the middle) that brings every corner inside the circle over the
  * travel: corner of frame/p. Null where no scale-up does, and above `most` (default 20).

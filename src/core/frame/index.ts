@@ -26,6 +26,7 @@ export {
   CORNERS,
   isMoving,
   NO_TRAVEL,
+  scaledUp,
   scaleUp,
   type Travel,
   worstCornerRadius,

@@ -1,5 +1,5 @@
 /** How far a picture must be scaled up in post for its corners to be Clear. */
-import { scaleUp } from '../../frame';
+import { scaleUp, scaledUp } from '../../frame';
 import { acceptedRadius, type HaloEvidence } from '../../halo';
 import { situationOf, type Rig, type Situation } from '../../rig';
 import { evidenceIn, spareIn } from './verdicts';
@@ -51,8 +51,7 @@ export function scaleUpIn(situation: Situation, evidence: HaloEvidence): number 
   const expected = expectedScaleUpIn(situation);
   if (expected === null) return null;
   return leastScaleUp(expected, (scale) => {
-    const { widthMm, heightMm } = delivered;
-    const frame = { widthMm: widthMm / scale, heightMm: heightMm / scale };
+    const frame = scaledUp(delivered, scale);
     return spareIn({ halo, delivered: frame, travel, limitStops }, () => evidence) >= 0;
   });
 }

@@ -8,7 +8,8 @@ import { areMountsTold, type Rig } from '../../rig';
 const OTHERWISE_SHARE = 0.3;
 
 interface Untold {
-  doubt: string;
+  holds: (rig: Told) => boolean;
+  doubt: (rig: Told) => string;
   /** Whether the coverage hangs on it. */
   decides: boolean;
   /** What to do about it. */
@@ -21,50 +22,56 @@ const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): str
 /** What of a rig somebody may not have told. */
 type Told = Pick<Rig, 'body' | 'mode' | 'lens' | 'parts'>;
 
-/** What decides the coverage and was not told, the weightiest first. */
-function untoldOf({ body, mode, lens, parts }: Told): Untold[] {
-  const [whole] = body.modes;
-  const guess = (holds: boolean, doubt: string, surer: string, decides = true): Untold[] =>
-    holds ? [{ doubt, surer, decides }] : [];
-  return [
-    ...guess(
-      !isAreaTold(body, mode.id),
-      `nobody told which sensor the camera has: taken as ${whole ? size(whole) : 'usual'}`,
-      'Say in the Kit how large the sensor is: everything hangs on it.',
-    ),
-    ...guess(
-      parts.some((part) => !isTold(part, 'kind')),
-      'nobody told what stands between: taken as a plain adapter',
-      'Look what stands between lens and camera: glass in it would change the halo.',
-    ),
-    ...guess(
-      lens.halo.length === 0 && !isTold(lens, 'focalMinMm'),
-      'nobody told which lens it is: taken as a normal one',
-      'Say in the Kit what is engraved on the lens.',
-    ),
-    ...guess(
-      lens.halo.length === 0 && isFormatUntold(lens),
+/** What somebody may not have told, the weightiest first. Asked of every place of a ring: words are made where it holds. */
+const UNTOLD: readonly Untold[] = [
+  {
+    holds: ({ body, mode }) => !isAreaTold(body, mode.id),
+    doubt: ({
+      body: {
+        modes: [whole],
+      },
+    }) => `nobody told which sensor the camera has: taken as ${whole ? size(whole) : 'usual'}`,
+    decides: true,
+    surer: 'Say in the Kit how large the sensor is: everything hangs on it.',
+  },
+  {
+    holds: ({ parts }) => parts.some((part) => !isTold(part, 'kind')),
+    doubt: () => 'nobody told what stands between: taken as a plain adapter',
+    decides: true,
+    surer: 'Look what stands between lens and camera: glass in it would change the halo.',
+  },
+  {
+    holds: ({ lens }) => lens.halo.length === 0 && !isTold(lens, 'focalMinMm'),
+    doubt: () => 'nobody told which lens it is: taken as a normal one',
+    decides: true,
+    surer: 'Say in the Kit what is engraved on the lens.',
+  },
+  {
+    holds: ({ lens }) => lens.halo.length === 0 && isFormatUntold(lens),
+    doubt: ({ lens }) =>
       `nobody told which format the lens was made for: taken as ${size(lens.designFormat)}`,
-      'Find out which format the lens was made for; two test frames would tell even more.',
-    ),
-    ...guess(
-      !areMountsTold({ body, lens }),
-      'nobody told which mounts these are: whether it goes together is not known',
-      'Find out which mounts these are: the mount finder in the Kit helps.',
-      false,
-    ),
-  ];
-}
+    decides: true,
+    surer: 'Find out which format the lens was made for; two test frames would tell even more.',
+  },
+  {
+    holds: (rig) => !areMountsTold(rig),
+    doubt: () => 'nobody told which mounts these are: whether it goes together is not known',
+    decides: false,
+    surer: 'Find out which mounts these are: the mount finder in the Kit helps.',
+  },
+];
+
+const untoldOf = (rig: Told): Untold[] => UNTOLD.filter(({ holds }) => holds(rig));
 
 /** Least share of rigs that are otherwise than was taken for granted, 0..1. */
 export const untoldShare = (rig: Told): number =>
-  untoldOf(rig).some((u) => u.decides) ? OTHERWISE_SHARE : 0;
+  UNTOLD.some(({ decides, holds }) => decides && holds(rig)) ? OTHERWISE_SHARE : 0;
 
 /** The evidence, less sure by what nobody told of a rig. */
 export function withUntold(rig: Rig, evidence: HaloEvidence): HaloEvidence {
   const untold = untoldOf(rig);
   if (untold.length === 0) return evidence;
-  const doubts = [...untold.map((u) => u.doubt), ...evidence.doubts];
+  const doubts = [...untold.map(({ doubt }) => doubt(rig)), ...evidence.doubts];
   if (!untold.some((u) => u.decides)) return { ...evidence, doubts };
   const unlikeShare = Math.max(evidence.unlikeShare, OTHERWISE_SHARE);
   return { ...evidence, kind: 'estimated', unlikeShare, doubts };

@@ -20,12 +20,15 @@ export interface Judged extends Verdict, VerdictFace {}
 export const evidenceIn = (situation: Situation): HaloEvidence =>
   withUntold(situation.rig, evidenceBehind(situation));
 
-const expectedIn = ({ halo, delivered, travel, limitStops }: Situation): Verdict =>
-  judge(halo, delivered, travel, limitStops);
-
 /** The verdict in a situation whose halo is as sure as told; `risk` where it is known already. */
 export function verdictIn(situation: Situation, evidence: HaloEvidence, risk?: number): Judged {
-  const { kind, worstCornerStops, worstCornerTransmission } = expectedIn(situation);
+  const { halo, delivered, travel, limitStops } = situation;
+  const { kind, worstCornerStops, worstCornerTransmission } = judge(
+    halo,
+    delivered,
+    travel,
+    limitStops,
+  );
   const or = otherVerdict(situation, kind, evidence, risk);
   return { kind, or, worstCornerStops, worstCornerTransmission };
 }

@@ -1,7 +1,7 @@
 /** How the pixels of the sensor become those of the file, in words. */
 import type { DeliveredFrame } from '../../frame';
 import type { Mode } from '../../kit/records';
-import { fixed } from '../../words';
+import { fixed, times } from '../../words';
 
 /** Ratios nearer to 1 than this are pixel for pixel. */
 const SAME = 0.005;
@@ -20,7 +20,5 @@ export function sampledWords(
 ): string {
   if (oversampling === null) return `${fixed(readPx.across, 0)} read across, ${HOW[sampling]}`;
   if (Math.abs(oversampling - 1) < SAME) return 'pixel for pixel';
-  return oversampling > 1
-    ? `× ${fixed(oversampling, 2)} oversampled`
-    : `× ${fixed(oversampling, 2)}: the body makes up pixels`;
+  return `${times(oversampling)}${oversampling > 1 ? ' oversampled' : ': the body makes up pixels'}`;
 }

@@ -6,6 +6,7 @@ import {
   flickerStops,
   shiftBudget,
   type ShiftBudget,
+  isSurelyClear,
 } from '../../frame';
 import { type HaloEvidence, nativeStanding, type NativeStanding, type Halo } from '../../halo';
 import { cropFactor, type FrameSize, type Offset, desqueezed } from '../../optics';
@@ -89,7 +90,8 @@ export function evaluate(rig: Rig): Report {
   const evidence = evidenceIn(situation);
   const risk = riskIn(situation, evidence);
   const verdict = verdictIn(situation, evidence, risk);
-  const covered = coverageReport(situation, definition, scaleUpIn(situation, evidence));
+  const scaleUp = isSurelyClear(verdict) ? 1 : scaleUpIn(situation, evidence);
+  const covered = coverageReport(situation, definition, scaleUp);
   const fit = fitIn(situation);
   const problem = fitProblem(fit);
   const seen = desqueezed(delivered, lens.squeeze);
