@@ -31,7 +31,11 @@ export function ShellParts({ room, shell, workspace, shortcuts }: ShellPartsProp
         <JudgementDialog judgement={workspace.judgement} onJudge={shell.judge} onClose={close} />
       )}
       {dialog === 'backups' && <BackupsDialog tell={tell} onClose={close} />}
-      <Notice notice={shell.notice} isLow={room !== 'bench'} onClose={closeNotice} />
+      <Notice
+        notice={shell.notice}
+        place={room === 'bench' ? 'stage' : 'foot'}
+        onClose={closeNotice}
+      />
     </>
   );
 }

@@ -305,7 +305,7 @@ export const inconvenientRigs: fc.Arbitrary<Rig> = fc
       mode,
       lens,
       parts,
-      settings: fitSettings(wanted, { lens, mode, parts }),
+      settings: fitSettings(wanted, { body, lens, mode, parts }),
       judgement,
       mounts: MOUNTS_BY_ID,
     };

@@ -1,6 +1,7 @@
 /** A rig made for arithmetic: round figures, nothing unknown, a part or two at will. */
 import {
   bodyOf,
+  type Body,
   DEFAULT_JUDGEMENT,
   lensOf,
   type Lens,
@@ -75,6 +76,7 @@ export const partOf = (kind: Part['kind'], more: Partial<Part> = {}): Part =>
   });
 
 interface Asked {
+  body?: Partial<Body>;
   lens?: Partial<Lens>;
   parts?: readonly Part[];
   settings?: Partial<RigSettings>;
@@ -82,6 +84,7 @@ interface Asked {
 
 /** The lens on a 36x24 body through a plain adapter, wide open at infinity, the sensor still. */
 export function plainRig({
+  body: more = {},
   lens = {},
   parts = [partOf('plain adapter')],
   settings = {},
@@ -115,6 +118,7 @@ export function plainRig({
     stabiliserFocalsMm: [35, 50, 85],
     clearDepthMm: 12,
     coverGlass: null,
+    ...more,
   });
   const [mode] = body.modes;
   if (!mode) throw new Error('the body has a mode');

@@ -40,7 +40,8 @@ export type Unknown =
   | 'light'
   | 'aperture'
   | 'mounts'
-  | 'rear glass';
+  | 'rear glass'
+  | 'digital zoom';
 
 /** How likely something is not Clear after all, and what that rests on. */
 export interface Risk {

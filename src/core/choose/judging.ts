@@ -4,7 +4,7 @@ import { deliveredFrame, linearCropOf, type DeliveredFrame } from '../frame';
 import { readOutMiddle, type Body, type Mode, type Job, openFNumberAt } from '../kit/records';
 import { withinSpan, type Window } from '../maths';
 import { isAsOpenAs, cropFactor, desqueezed, SAME_VIEW } from '../optics';
-import { travelFor } from '../rig';
+import { digitalZoomsFor, driveInZoom, givesDigitalZoom, travelFor } from '../rig';
 import { untoldShare } from '../rig/judged';
 import { fNumberBehind } from '../rig/train';
 import {
@@ -33,11 +33,19 @@ import { servedOver } from './served';
 
 const WHOLE: Crop = { cropId: null, digitalZoom: 1 };
 
+/** The digital zooms that come into question: what the body gives this lens, and where it has to focus by itself none that cannot. */
+function zoomsOf({ pair: { lens, chain }, body, mode }: Combination, job: Job): Set<number> {
+  if (job.autofocus && body.digitalZoomFocus === 'lost') return new Set([1]);
+  return new Set([1, ...digitalZoomsFor(body, mode, { lens, parts: chain.parts })]);
+}
+
 /** The crops a mode may be used with, the whole read-out first. */
-function cropsOf(mode: Mode, job: Job): Crop[] {
+function cropsOf(combination: Combination, job: Job): Crop[] {
   if (!job.crops) return [WHOLE];
+  const { mode } = combination;
+  const zooms = [...zoomsOf(combination, job)];
   const all = [null, ...mode.crops.map((c) => c.id)].flatMap((cropId) =>
-    [...new Set([1, ...mode.digitalZooms])].map((digitalZoom) => ({ cropId, digitalZoom })),
+    zooms.map((digitalZoom) => ({ cropId, digitalZoom })),
   );
   return all.toSorted(
     (a, b) =>
@@ -165,6 +173,21 @@ function nothingServed(
 const isHopeless = (fails: readonly Fail[]): boolean =>
   fails.length > 1 || fails.some((f) => f.away === Infinity);
 
+/** What nobody told of the digital zoom with this lens, beside what is unknown already. */
+function zoomUnknowns(
+  { pair: { lens, chain }, body }: Combination,
+  job: Job,
+  already: readonly Unknown[],
+): Unknown[] {
+  const isFocusUnsure =
+    job.autofocus && !already.includes('autofocus') && driveInZoom(body, 2) !== null;
+  const isZoomUnsure = givesDigitalZoom(body, { lens, parts: chain.parts }) === null;
+  return [
+    ...(isFocusUnsure ? (['autofocus'] as const) : []),
+    ...(isZoomUnsure ? (['digital zoom'] as const) : []),
+  ];
+}
+
 /** One way to deliver, judged. */
 function deliveredAs(
   combination: Combination,
@@ -177,7 +200,8 @@ function deliveredAs(
   const { crop, frame, viewFactor, mostScale } = delivered;
   const fails = frameFails(delivered, combination, job);
   fails.unshift(...already);
-  const candidate = nothingServed(combination, delivered, fails, unknowns);
+  const unsure = crop.digitalZoom === 1 ? [] : zoomUnknowns(combination, job, unknowns);
+  const candidate = nothingServed(combination, delivered, fails, [...unknowns, ...unsure]);
   if (isHopeless(fails)) return candidate;
   const cropOf36 = viewFactor / pair.factor;
   const asked = spanFor(delivered, combination, job);
@@ -267,7 +291,7 @@ export function candidateOf(combination: Combination, job: Job, kit: Kit): Candi
   if (isHopeless(already)) return nothingServed(combination, FAILED_FRAME, already, unknowns);
   let best: Candidate | null = null;
   const served: Candidate[] = [];
-  for (const crop of cropsOf(mode, job)) {
+  for (const crop of cropsOf(combination, job)) {
     const way = deliveredWith(combination, job, kit, crop);
     const next = deliveredAs(combination, job, way, already, unknowns);
     if (passes(next)) served.push(next);

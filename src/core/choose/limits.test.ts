@@ -5,6 +5,7 @@ import {
   EMPTY_WORKSPACE,
   jobOf,
   modeOf,
+  type Body,
   type Job,
   type Lens,
   type Workspace,
@@ -60,6 +61,60 @@ describe('autofocus', () => {
   it('is judged behind the glass: f/5 behind 0.71 is f/3.55', () => {
     const bodies = [{ ...rig.body, modes: [small], autofocusLimitFNumber: 3.5 }];
     expect(only({ autofocus: true }, { bodies, parts: [reducer] }).fails).toEqual([]);
+  });
+});
+
+describe('the body’s digital zoom', () => {
+  // 150 mm of view from the zoom's 75 mm take 2 in all: the mode crops by 2 already, so 300 takes 1.5 of zoom.
+  const asked: Partial<Job> = { viewFromMm: 220, viewToMm: 220, crops: true, use: 'video' };
+  const silent = partOf('plain adapter', {
+    electronics: { focus: true, aperture: true, metadata: false, stabiliser: false },
+  });
+  const on = (body: Partial<Body>, job: Partial<Job>, part = silent) =>
+    only(
+      { ...asked, ...job },
+      { bodies: [{ ...rig.body, modes: [small], ...body }], parts: [part] },
+    );
+
+  it('is taken where the body gives it to any lens, or knows this one', () => {
+    expect(on({ digitalZoomWith: 'any lens' }, {})).toMatchObject({
+      digitalZoom: 1.5,
+      unknowns: [],
+      fails: [],
+    });
+    expect(on({ digitalZoomWith: 'lenses it knows' }, {}, partOf('plain adapter'))).toMatchObject({
+      digitalZoom: 1.5,
+      fails: [],
+    });
+  });
+
+  it('is not there where the body refuses it, and not known where it does not say', () => {
+    expect(on({ digitalZoomWith: 'lenses it knows' }, {})).toMatchObject({
+      digitalZoom: 1,
+      fails: [{ code: 'view' }],
+    });
+    expect(on({}, {}).unknowns).toEqual(['digital zoom']);
+  });
+
+  it('serves no job that wants autofocus where the body loses it there', () => {
+    const zoomed = (digitalZoomFocus: Body['digitalZoomFocus']) =>
+      on(
+        { digitalZoomWith: 'any lens', digitalZoomFocus },
+        { autofocus: true },
+        partOf('plain adapter'),
+      );
+    expect(zoomed('works')).toMatchObject({ digitalZoom: 1.5, fails: [], unknowns: [] });
+    expect(zoomed('lost').fails.map((f) => f.code)).toEqual(['view']);
+    expect(zoomed('not told').unknowns).toEqual(['autofocus']);
+  });
+
+  it('a part that focuses for single shots alone fails a video job, and says so', () => {
+    const job: Partial<Job> = { autofocus: true };
+    const single = partOf('plain adapter', { autofocus: 'single shots' });
+    const found = on({}, { ...job, viewFromMm: 100, viewToMm: 100 }, single);
+    expect(reasonOf(found, { ...EASY, ...job })).toContain(
+      'No autofocus: plain adapter focuses for single shots alone',
+    );
   });
 });
 

@@ -69,19 +69,15 @@ export function modeFails(mode: Mode, job: Job, unknowns: Unknown[]): Fail[] {
 }
 
 export function autofocusFails(
-  { carried, carriedKnown }: Standing,
+  { drive }: Standing,
   { lens, train }: Pair,
   body: Body,
   job: Job,
   unknowns: Unknown[],
 ): Fail[] {
   if (!job.autofocus) return [];
-  if (!carriedKnown) {
-    unknowns.push('autofocus');
-    return [];
-  }
-  if (!carried.focus) return [fail('autofocus', null, null, Infinity)];
-  if (body.autofocusLimitFNumber === null) {
+  if (drive.state === 'by hand') return [fail('autofocus', null, null, Infinity, drive.why)];
+  if (drive.state === 'not known' || body.autofocusLimitFNumber === null) {
     unknowns.push('autofocus');
     return [];
   }

@@ -2,9 +2,7 @@
 import {
   type Body,
   AVAILABILITY,
-  isTold,
   type Availability,
-  type Electronics,
   limitStops,
   type Judgement,
   type Job,
@@ -16,7 +14,8 @@ import {
 } from '../kit/records';
 import {
   areMountsTold,
-  carriedBy,
+  focusDriveOf,
+  type FocusDrive,
   fitProblem,
   isStrikeUnknown,
   registerFit,
@@ -36,6 +35,8 @@ export interface Kit {
   lenses: readonly Lens[];
   mounts: Rig['mounts'];
   judgement: Judgement;
+  /** What the job's modes are for. */
+  use: Job['use'];
   chains: (lens: Lens, body: Body) => readonly Chain[];
 }
 
@@ -81,8 +82,10 @@ export function openKit(workspace: Workspace, job: Job): Kit {
     lenses: taken(workspace.lenses).filter((lens) => !isPracticeLens(lens)),
     mounts,
     judgement: judgementFor(workspace.judgement, job),
+    use: job.use,
     chains: (lens, body) => {
-      const key = JSON.stringify([lens.mountId, body.mountId]);
+      const tab = lens.mountTab ? body.takesTab : null;
+      const key = JSON.stringify([lens.mountId, body.mountId, tab]);
       const known = found.get(key);
       if (known) return known;
       const fresh = findChains(lens, body, parts, mounts, MOST_PARTS).chains.filter(
@@ -108,8 +111,6 @@ export interface Pair {
   /** Whether nobody told what works the aperture, so that it may stay open. */
   isApertureUnsure: boolean;
   reach: Reach;
-  /** What its contacts carry. */
-  carried: Electronics;
   /** What lens and train weigh and cost. */
   burden: Burden;
 }
@@ -133,7 +134,6 @@ export function pairOf(lens: Lens, chain: Chain, kit: Kit): Pair {
       light.tStop === null ? 1 / Math.sqrt(transmissionOf(lens) ?? 1) : light.tStop / light.fNumber,
     light: lightFigure(lens, light.tStop),
     reach: reachOf(lens, train, limitStops(kit.judgement)),
-    carried: carriedBy({ lens, parts: chain.parts }),
     burden: burdenOf([lens, ...chain.parts]),
   };
 }
@@ -143,8 +143,8 @@ export interface Standing {
   /** What stands before all coverage, and a sentence about it; null where it goes together. */
   trouble: string | null;
   isGlassUnknown: boolean;
-  carried: Electronics;
-  carriedKnown: boolean;
+  /** What drives its focus, without digital zoom. */
+  drive: FocusDrive;
   areMountsTold: boolean;
   burden: Burden;
 }
@@ -218,8 +218,7 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
   return {
     trouble: fitProblem(fit)?.sentence ?? null,
     isGlassUnknown: isStrikeUnknown(rig, fit),
-    carried: pair.carried,
-    carriedKnown: isTold(pair.lens, 'electronics'),
+    drive: focusDriveOf({ lens: pair.lens, parts: pair.chain.parts, body, mode: kit }, 1),
     areMountsTold: areMountsTold(rig),
     burden: burdenedBy(pair.burden, body),
   };

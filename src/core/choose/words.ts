@@ -108,9 +108,9 @@ function cornersFail(has: number | null, words: string | undefined): string {
 const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string>> = {
   fit: ({ words = '' }) => words.replace(/\.$/, ''),
   stabiliser: () => 'the sensor does not move: no stabiliser',
-  autofocus: ({ has, wants }) =>
+  autofocus: ({ has, wants, words = '' }) =>
     has === null
-      ? 'nothing drives its focus'
+      ? `no autofocus: ${words}`
       : `autofocus fails: ${fWords(has, 1)} open, the body’s limit is ${fWords(wants ?? 0, 1)}`,
   'frame rate': ({ has, wants }) =>
     `${short(has ?? 0, 2)} frames a second; ${short(wants ?? 0, 2)} are wanted`,
@@ -180,6 +180,7 @@ const UNKNOWN_WORDS: Readonly<Record<Unknown, string>> = {
   aperture: 'what works its aperture not known',
   mounts: 'which mounts these are not known',
   'rear glass': 'rear glass never measured',
+  'digital zoom': 'whether the body gives its digital zoom to this lens not known',
 };
 
 const unknownWords = (unknowns: readonly Unknown[]): string =>

@@ -1,5 +1,15 @@
 /** Rows of detail, depth, shake and noise. */
-import { EXACT, fixed, lpMm, mm, shutterWords, signedStops, times, inFocusWords } from '../words';
+import {
+  EXACT,
+  fixed,
+  lpMm,
+  mm,
+  riskWords,
+  shutterWords,
+  signedStops,
+  times,
+  inFocusWords,
+} from '../words';
 import {
   lightAgainst,
   areaAgainst,
@@ -9,11 +19,12 @@ import {
   detailOf,
   spareOf,
   depthOf,
+  keepersAgainst,
 } from './rowFigures';
 import { asOnBench, ratio, basisRow } from './rowParts';
 import { differs } from './seen';
 import { VISIBLE_DIFFERENCE } from '../optics';
-import { orUnknown, explain, resolutionEvidence } from '../rig/readings';
+import { KEEPERS_ASSUMED, orUnknown, explain, resolutionEvidence } from '../rig/readings';
 
 import type { RowGroup } from './rowTypes';
 
@@ -111,6 +122,32 @@ export const DETAIL_ROWS: readonly RowGroup[] = [
             evidence: `At that time about as many frames are sharp as with the base at ${shutterWords(base.report.steady.handHeldSeconds)}; a burst of three or four raises the odds of one. ${why.evidence}`,
           };
         },
+      },
+      {
+        id: 'keepers',
+        name: 'Sharp frames, same time',
+        cell: ({ column, base }) => ({
+          figure: riskWords(keepersAgainst({ column, base })),
+          note: `at ${shutterWords(base.report.steady.ruleSeconds)}, assumed`,
+        }),
+        differs: (asked) =>
+          differs.by(
+            keepersAgainst(asked) - keepersAgainst({ column: asked.base, base: asked.base }),
+            VISIBLE_DIFFERENCE,
+          ),
+        why: ({ column, base }) => ({
+          title: 'Sharp frames by hand',
+          formula: '1 − 0.25^((rule / time)²)',
+          inputs: [
+            ['time, the base’s rule', shutterWords(base.report.steady.ruleSeconds)],
+            [
+              'rule here, 1/(f′·C) and the stabiliser',
+              shutterWords(column.report.steady.ruleSeconds),
+            ],
+            ['sharp', riskWords(keepersAgainst({ column, base }))],
+          ],
+          evidence: KEEPERS_ASSUMED,
+        }),
       },
       {
         id: 'noise exposure',

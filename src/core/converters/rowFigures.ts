@@ -4,6 +4,7 @@ import { SEEN_STOPS } from './seen';
 import {
   diagonalMm,
   glassSharpness,
+  sharpShare,
   stopsBetweenFNumbers,
   desqueezed,
   PERSON_HALF_M,
@@ -75,6 +76,10 @@ export const detailOf = ({ report }: ConverterColumn): number =>
 /** What lens and diffraction resolve of what the sensor can. */
 export const spareOf = ({ report: { sharpness } }: ConverterColumn): number =>
   glassSharpness(sharpness) / sharpness.sensor;
+
+/** Share of frames that are sharp by hand at the time that the rule of thumb gives the base, 0..1. */
+export const keepersAgainst = ({ column, base }: Asked): number =>
+  sharpShare(base.report.steady.ruleSeconds, column.report.steady.ruleSeconds);
 
 export const depthOf = ({ report }: ConverterColumn): number | null => report.picture.depth.depthM;
 

@@ -64,6 +64,8 @@ const told: readonly BodyTold[] = [
   {
     ...base,
     id: 'h24',
+    digitalZoomWith: 'lenses it knows',
+    digitalZoomFocus: 'lost',
     name: 'H24',
     mountId: 'ml-18',
     modes: [
@@ -90,6 +92,8 @@ const told: readonly BodyTold[] = [
   {
     ...base,
     id: 'h61',
+    digitalZoomWith: 'lenses it knows',
+    digitalZoomFocus: 'works',
     name: 'H61',
     mountId: 'ml-18',
     modes: [
@@ -107,6 +111,8 @@ const told: readonly BodyTold[] = [
   {
     ...base,
     id: 'c26',
+    digitalZoomWith: 'any lens',
+    digitalZoomFocus: 'works',
     name: 'C26',
     mountId: 'ml-18',
     modes: [

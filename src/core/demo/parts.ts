@@ -43,6 +43,7 @@ const plain = (
 const told: readonly PartTold[] = [
   plain('p44-18', 'slr-44', 'ml-18', 'plain 44.00 to 18.00', 26, 110, CONTACTS),
   plain('p46-18', 'slr-46.5', 'ml-18', 'plain 46.50 to 18.00', 28.5, 120),
+  plain('p46-18-worn', 'slr-46.5', 'ml-18', 'worn ring 46.50 to 18.00', 28.74, 70),
   plain('p42-18', 'm42-45.46', 'ml-18', 'plain M42 to 18.00', 27.46, 95),
   plain('p39-18', 'm39-28.8', 'ml-18', 'plain M39 to 18.00', 10.8, 60),
   plain('p52-18', 'cine-52', 'ml-18', 'plain cine 52.00 to 18.00', 34, 210),
@@ -54,6 +55,8 @@ const told: readonly PartTold[] = [
   {
     ...base,
     id: 'r71-44-18',
+    takesTab: 'yes',
+    autofocus: 'slower',
     name: 'reducer ×0.71, 44.00 to 18.00',
     kind: 'focal reducer',
     frontMountId: 'slr-44',
@@ -71,6 +74,7 @@ const told: readonly PartTold[] = [
   {
     ...base,
     id: 'r64-44-19',
+    takesTab: 'no',
     name: 'reducer ×0.64, 44.00 to 19.25',
     kind: 'focal reducer',
     frontMountId: 'slr-44',
@@ -105,6 +109,7 @@ const told: readonly PartTold[] = [
   {
     ...base,
     id: 't14',
+    takesTab: 'no',
     name: 'teleconverter ×1.4',
     kind: 'teleconverter',
     frontMountId: 'slr-44',
@@ -122,6 +127,7 @@ const told: readonly PartTold[] = [
   {
     ...base,
     id: 't20',
+    takesTab: 'no',
     name: 'teleconverter ×2',
     kind: 'teleconverter',
     frontMountId: 'slr-44',

@@ -100,6 +100,31 @@ export const rigs: RigRecord[] = [
     focusM: 0.45,
     helicoidMm: 10,
   }),
+  rig('lantern-close', 'Lantern room, closer', ['m17', '4k', 'b25s', 'p17-19'], {
+    focalMm: 25,
+    fNumber: 2,
+    focusM: 1.5,
+    digitalZoom: 1.5,
+  }),
+  rig('reed-bank', 'Reed bank, wide on a small frame', ['h61', 'stills-crop', 'b1224', 'p44-18'], {
+    focalMm: 16,
+    fNumber: 5.6,
+    focusM: 4,
+  }),
+  rig(
+    'loft-window',
+    'Loft window, on the worn ring',
+    ['h24', 'stills', 'w35', 'p46-18-worn'],
+    { focalMm: 35, fNumber: 4, focusM: 5 },
+    'It was filed until it fitted. Now nothing beyond the window is sharp.',
+  ),
+  rig(
+    'eel-traps',
+    'Eel traps, adapter left at the mill',
+    ['h61', 'stills', 'b80m'],
+    { focalMm: 80, fNumber: 5.6, focusM: 8 },
+    'Find what joins them before the tide turns.',
+  ),
   rig('archive-table', 'Archive table', ['h61', 'stills', 'w35r', 'p39-18'], {
     focalMm: 35,
     fNumber: 4,

@@ -70,6 +70,7 @@ const told: readonly LensTold[] = [
   {
     ...manual,
     id: 'b1224',
+    mountTab: true,
     name: '12–24/4',
     resolutionClass: 'kit zoom',
     price: 90,

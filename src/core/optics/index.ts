@@ -60,7 +60,7 @@ export {
   plateMarginalExtraMm,
   plateShiftMm,
 } from './register';
-export { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from './steady';
+export { ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm, sharpShare } from './steady';
 export {
   customaryStops,
   customaryStopsTogether,

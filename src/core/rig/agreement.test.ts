@@ -39,8 +39,8 @@ const clearCut = cases.filter(({ report }) => Math.abs(report.coverage.acceptedM
 
 describe('a rig is Clear', () => {
   it('as is expected, where its margin is positive and all of the frame accepted and clean; else none of it', () => {
-    expect(clearCut.filter((c) => c.report.verdict.kind === 'Clear').length).toBeGreaterThan(50);
-    expect(clearCut.filter((c) => c.report.verdict.kind !== 'Clear').length).toBeGreaterThan(50);
+    expect(clearCut.filter((c) => c.report.verdict.kind === 'Clear').length).toBeGreaterThan(25);
+    expect(clearCut.filter((c) => c.report.verdict.kind !== 'Clear').length).toBeGreaterThan(25);
     for (const { report } of clearCut) {
       const { coverage, frame, verdict } = report;
       const isClear = verdict.kind === 'Clear';
@@ -58,7 +58,7 @@ describe('a rig is Clear', () => {
     const short = clearCut.filter(
       ({ report }) => report.coverage.scaleUp !== null && report.coverage.scaleUp > 1,
     );
-    expect(short.length).toBeGreaterThan(50);
+    expect(short.length).toBeGreaterThan(25);
     for (const { rig, report } of short) {
       const p = report.coverage.scaleUp!;
       const scaled = (by: number) =>

@@ -1,9 +1,16 @@
 /** The face of this folder: what others may use of it. */
+export {
+  carriedBy,
+  digitalZoomsFor,
+  driveInZoom,
+  focusDriveOf,
+  type FocusDrive,
+  givesDigitalZoom,
+} from './contacts';
 export { deliveredOf, recordedOf, travelFor } from './framed';
-export { jointProblems } from './joints';
+export { jointProblems, keptOffBy, takerOf } from './joints';
 export {
   areMountsTold,
-  carriedBy,
   fitIn,
   fitOf,
   fitProblem,

@@ -197,6 +197,7 @@ describe('the joints', () => {
         index: 1,
         hasMountId: 'slr',
         takesMountId: 'ml',
+        isByTab: false,
         sentence: 'wrong has mount 44; Body takes mount 18.',
       },
     ]);

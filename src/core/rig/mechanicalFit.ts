@@ -6,10 +6,10 @@ import {
   type Electronics,
   isFront,
   magnifies,
-  type Part,
   largestMode,
 } from '../kit/records';
 import { farthestFocusM, plateMarginalExtraMm, plateShiftMm, diagonalMm } from '../optics';
+import { carriedBy, lostAt } from './contacts';
 import { jointProblems, type JointProblem } from './joints';
 import { metres, mm } from '../words';
 import type { Rig } from './rig';
@@ -134,22 +134,6 @@ export function strikeOf(rig: Rig): Strike | null {
   return strike(null, fullName(rig.body), freeDepthMm(rig.body));
 }
 
-const weakest = (a: Electronics, b: Electronics): Electronics => ({
-  focus: a.focus && b.focus,
-  aperture: a.aperture && b.aperture,
-  metadata: a.metadata && b.metadata,
-  stabiliser: a.stabiliser && b.stabiliser,
-});
-
-const carriesLess = (part: Part, lens: Electronics): boolean =>
-  (Object.keys(lens) as (keyof Electronics)[]).some((k) => lens[k] && !part.electronics[k]);
-
-/** What the contacts carry from lens to body: the weakest link for each of four things. */
-export const carriedBy = ({ lens, parts }: Pick<Rig, 'lens' | 'parts'>): Electronics =>
-  parts
-    .filter((p) => !isFront(p))
-    .reduce((sum, p) => weakest(sum, p.electronics), lens.electronics);
-
 /** What the cover glass does at the f-number behind the train. */
 function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
   if (!body.coverGlass) return null;
@@ -171,7 +155,7 @@ export function fitIn({ rig, train, at, light }: Situation): FitReport {
     carried: carriedBy(rig),
     carriedKnown: isTold(lens, 'electronics'),
     aperture: apertureControl(lens, parts),
-    lostAt: parts.filter((p) => !isFront(p) && carriesLess(p, lens.electronics)).map(fullName),
+    lostAt: lostAt(rig),
   };
 }
 

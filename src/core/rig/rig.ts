@@ -16,6 +16,7 @@ import {
 import { clamp } from '../maths';
 import { apertureControl } from './train';
 import { isAsOpenAs } from '../optics';
+import { digitalZoomsFor } from './contacts';
 
 export interface Rig {
   name: string;
@@ -61,7 +62,7 @@ export function resolveRig(workspace: Workspace, record: RigRecord): Rig | Missi
     mode,
     lens,
     parts,
-    settings: fitSettings(record.settings, { lens, mode, parts }),
+    settings: fitSettings(record.settings, { body, lens, mode, parts }),
     judgement: workspace.judgement,
     mounts: mountsById(workspace.mounts),
   };
@@ -73,7 +74,7 @@ export function resolveRig(workspace: Workspace, record: RigRecord): Rig | Missi
  */
 export function fitSettings(
   settings: RigSettings,
-  { lens, mode, parts }: Pick<Rig, 'lens' | 'mode' | 'parts'>,
+  { body, lens, mode, parts }: Pick<Rig, 'body' | 'lens' | 'mode' | 'parts'>,
 ): RigSettings {
   const focalMm = isZoom(lens)
     ? clamp(settings.focalMm, lens.focalMinMm, lens.focalMaxMm)
@@ -85,7 +86,8 @@ export function fitSettings(
   const fNumber = isOpen ? open : Math.min(settings.fNumber, Math.max(open, lens.closedFNumber));
   const focusM = settings.focusM === null ? null : Math.max(settings.focusM, lens.closestFocusM);
   const cropId = mode.crops.some((c) => c.id === settings.cropId) ? settings.cropId : null;
-  const digitalZoom = mode.digitalZooms.includes(settings.digitalZoom) ? settings.digitalZoom : 1;
+  const zooms = digitalZoomsFor(body, mode, { lens, parts });
+  const digitalZoom = zooms.includes(settings.digitalZoom) ? settings.digitalZoom : 1;
   const unchanged =
     focalMm === settings.focalMm &&
     fNumber === settings.fNumber &&

@@ -2,7 +2,7 @@
 import { BETWEENS, betweenOfFactor, type Between, quickPart } from '@/core/kit/starter';
 import type { Mount } from '@/core/kit/records';
 import { readQuantity } from '@/core/kit/fields';
-import { mm } from '@/core/words';
+import { mm, short } from '@/core/words';
 import { Chips, type Chip } from '@/ui/controls/Chips';
 import { EntryField } from '@/ui/form/EntryField';
 import { UNKNOWN, unknownChip } from './unknown';
@@ -13,6 +13,11 @@ export interface Ends {
   rear: Mount | null;
 }
 
+type Glass = Exclude<Between, { kind: 'nothing' }>;
+
+const isGlass = (between: Between | null): between is Glass =>
+  between !== null && between.kind !== 'nothing' && between.kind !== 'plain adapter';
+
 /** How thick it would be, or why it cannot be. */
 function standing(between: Between, { front, rear }: Ends): Pick<Chip, 'note' | 'isDisabled'> {
   if (!front || !rear) return {};
@@ -21,8 +26,9 @@ function standing(between: Between, { front, rear }: Ends): Pick<Chip, 'note' | 
   }
   const made = quickPart({ ...between, front, rear, designFormat: null });
   if (!made.ok) return { isDisabled: true, note: 'no room for it between these mounts' };
-  const about = between.kind === 'plain adapter' ? '' : 'about ';
-  return { note: `${about}${mm(made.value.thicknessMm, between.factor === 1 ? 2 : 0)} thick` };
+  const isTold = between.kind === 'plain adapter' || between.thicknessMm !== undefined;
+  const about = isTold ? '' : 'about ';
+  return { note: `${about}${mm(made.value.thicknessMm, isTold ? 2 : 0)} thick` };
 }
 
 const idOf = (between: Between | null): string =>
@@ -43,14 +49,53 @@ interface BetweenQuestionProps {
   onChoose: (between: Between | null) => void;
 }
 
-/** What stands between lens and camera; its thickness follows from the registers. */
+/** Flange to flange, mm; nobody builds such a part thicker. */
+const THICKEST_MM = 200;
+
+/** How thick a converter is, where somebody reads it on the part or measures it. */
+function ThicknessField({
+  between,
+  ends: { front, rear },
+  onChoose,
+}: Pick<BetweenQuestionProps, 'onChoose' | 'ends'> & { between: Glass }) {
+  const { thicknessMm, ...rest } = between;
+  const usual = front && rear ? quickPart({ ...rest, front, rear, designFormat: null }) : null;
+  const read = (text: string) => {
+    const told = readQuantity(text, 'mm');
+    return told !== null && told > 0 && told <= THICKEST_MM ? told : null;
+  };
+  return (
+    <EntryField
+      label="Thickness, flange to flange"
+      shown={thicknessMm === undefined ? '' : `${short(thicknessMm, 3)} mm`}
+      figure
+      placeholder={usual?.ok ? `about ${mm(usual.value.thicknessMm, 0)}` : 'as printed or measured'}
+      mark={thicknessMm === undefined ? 'estimated' : undefined}
+      complain={(text) =>
+        text.trim() === '' || read(text) !== null
+          ? null
+          : `As printed on it or measured: more than 0 and up to ${THICKEST_MM} mm, such as 21.4.`
+      }
+      onEnter={(text) => {
+        const told = read(text);
+        onChoose(told === null ? rest : { ...rest, thicknessMm: told });
+      }}
+    />
+  );
+}
+
+/** What stands between lens and camera; its thickness follows from the registers where nobody tells it. */
 export function BetweenQuestion(props: BetweenQuestionProps) {
   const { label, between, ends, mayBeNothing = true, onChoose } = props;
   const offered = BETWEENS.filter((b) => mayBeNothing || b.between.kind !== 'nothing');
   const own = idOf(between) === 'own' && between !== null && between.kind !== 'nothing';
   const chips: Chip[] = [
     ...(mayBeNothing ? [unknownChip] : []),
-    ...offered.map(({ id, name, between: b }) => ({ id, label: name, ...standing(b, ends) })),
+    ...offered.map(({ id, name, between: b }) => ({
+      id,
+      label: name,
+      ...standing(between && id === idOf(between) ? between : b, ends),
+    })),
     ...(own ? [{ id: 'own', label: `×${between.factor}`, ...standing(between, ends) }] : []),
   ];
   const read = (text: string) =>
@@ -80,6 +125,7 @@ export function BetweenQuestion(props: BetweenQuestionProps) {
           if (other) onChoose(other);
         }}
       />
+      {isGlass(between) && <ThicknessField between={between} ends={ends} onChoose={onChoose} />}
     </>
   );
 }

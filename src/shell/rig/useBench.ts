@@ -83,11 +83,10 @@ const LAST_TOLD = 'wandering-halo-link-told';
 /** The settings of a rig as they can be on its own lens and mode. */
 function fitted(workspace: Workspace, record: RigRecord, settings: RigSettings): RigSettings {
   const lens = workspace.lenses.find((l) => l.id === record.lensId);
-  const mode = workspace.bodies
-    .find((b) => b.id === record.bodyId)
-    ?.modes.find((m) => m.id === record.modeId);
+  const body = workspace.bodies.find((b) => b.id === record.bodyId);
+  const mode = body?.modes.find((m) => m.id === record.modeId);
   const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
-  return lens && mode ? fitSettings(settings, { lens, mode, parts }) : settings;
+  return body && lens && mode ? fitSettings(settings, { body, lens, mode, parts }) : settings;
 }
 
 /** Stores changes as one step; what is shown ahead of it is taken back where that fails. */

@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import { useEffect } from 'react';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { PHONE } from '../theme/type';
 import { IconButton, TextButton } from './Buttons';
 
@@ -13,25 +13,50 @@ export interface NoticeText {
   act?: { label: string; press: () => void };
 }
 
-/** At the foot of the Bench's stage, between its tools: nothing is written there. */
-const OVER_RINGS = 'left: calc(50vw - 52px); bottom: 236px';
+/** Where notices stand so that they cover no figure. */
+const PLACES = {
+  /** A strip of its own under the room; on a phone it stays above the row of rooms. */
+  foot: css`
+    display: grid;
+    justify-items: center;
+    @media ${PHONE} {
+      position: sticky;
+      bottom: calc(56px + env(safe-area-inset-bottom));
+      z-index: 30;
+    }
+  `,
+  /** At the foot of the Bench's stage, between its tools: nothing is written there, and no ring moves. */
+  stage: css`
+    position: fixed;
+    left: calc(50vw - 52px);
+    bottom: 228px;
+    transform: translateX(-50%);
+    z-index: 40;
+    @media ${PHONE} {
+      left: 50%;
+      top: 46px;
+      bottom: auto;
+    }
+  `,
+};
+/** The stage has less room beside its tools. */
+const WIDEST_PX = { foot: 560, stage: 336 };
 
-const Strip = styled.div<{ $trouble: boolean; $low: boolean }>`
-  position: fixed;
-  left: 50%;
-  ${(p) => (p.$low ? 'bottom: 12px' : OVER_RINGS)};
-  transform: translateX(-50%);
-  z-index: 40;
-  @media ${PHONE} {
-    ${(p) => (p.$low ? 'bottom: calc(64px + env(safe-area-inset-bottom))' : 'left: 50%; top: 54px; bottom: auto')};
+const Place = styled.div<{ $at: keyof typeof PLACES }>`
+  ${(p) => PLACES[p.$at]}
+  > * {
+    max-width: min(${(p) => WIDEST_PX[p.$at]}px, calc(100vw - 24px));
   }
+`;
+
+const Strip = styled.div<{ $trouble: boolean }>`
   display: flex;
   align-items: flex-start;
   gap: 8px;
   width: max-content;
-  max-width: min(${(p) => (p.$low ? 520 : 336)}px, calc(100vw - 24px));
   max-height: 40vh;
   overflow: auto;
+  margin: 8px 0;
   padding: 8px 6px 8px 14px;
   background: var(--lifted);
   border: 1px solid ${(p) => (p.$trouble ? 'var(--clipped)' : 'var(--line)')};
@@ -45,8 +70,7 @@ const Strip = styled.div<{ $trouble: boolean; $low: boolean }>`
 
 interface NoticeProps {
   notice: NoticeText | null;
-  /** At the foot, where the head of a room holds what is pressed. */
-  isLow: boolean;
+  place: keyof typeof PLACES;
   onClose: () => void;
 }
 
@@ -54,16 +78,16 @@ interface NoticeProps {
 const SAID_MS = 8000;
 
 /** A sentence about what just happened. */
-export function Notice({ notice, isLow, onClose }: NoticeProps) {
+export function Notice({ notice, place, onClose }: NoticeProps) {
   useEffect(() => {
     if (notice?.kind !== 'said') return undefined;
     const timer = setTimeout(onClose, SAID_MS);
     return () => clearTimeout(timer);
   }, [notice, onClose]);
   return (
-    <div role={notice?.kind === 'trouble' ? 'alert' : 'status'}>
+    <Place $at={place} role={notice?.kind === 'trouble' ? 'alert' : 'status'}>
       {notice && (
-        <Strip $trouble={notice.kind === 'trouble'} $low={isLow} data-testid="notice">
+        <Strip $trouble={notice.kind === 'trouble'} data-testid="notice">
           <p>{notice.text}</p>
           {notice.act && (
             <TextButton
@@ -80,6 +104,6 @@ export function Notice({ notice, isLow, onClose }: NoticeProps) {
           </IconButton>
         </Strip>
       )}
-    </div>
+    </Place>
   );
 }

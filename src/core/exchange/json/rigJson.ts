@@ -35,7 +35,7 @@ export const rigInMode = (file: RigFile, mode: Mode): Rig => ({
   mode,
   lens: file.lens,
   parts: file.parts,
-  settings: fitSettings(file.settings, { lens: file.lens, mode, parts: file.parts }),
+  settings: fitSettings(file.settings, { ...file, mode }),
   judgement: file.judgement,
   mounts: mountsById(file.mounts),
 });

@@ -73,6 +73,11 @@ const contacts = (of: AsksContacts): FieldGroup => ({
   ],
 });
 
+const withMore = (group: FieldGroup, ...fields: readonly ScalarField[]): FieldGroup => ({
+  ...group,
+  fields: [...group.fields, ...fields],
+});
+
 const GLASS = [
   glass.number('thicknessMm', 'Thickness', 'mm'),
   glass.number('index', 'Refractive index'),
@@ -113,6 +118,7 @@ const LENSES: readonly FieldGroup[] = [
     title: 'Body of the lens',
     fields: [
       lens.number('rearProtrusionMm', 'Rear glass behind the flange', 'mm'),
+      lens.flag('mountTab', 'A tab on its mount keeps it off some'),
       lens.choice('apertureRing', 'Aperture ring'),
       lens.number('lengthMm', 'Length', 'mm'),
       ...carried(lens),
@@ -180,6 +186,8 @@ const BODIES: readonly FieldGroup[] = [
       body.number('stabiliserStops', 'Worth by hand', 'stops'),
       body.numbers('stabiliserFocalsMm', 'Focal lengths in its menu', 'mm'),
       body.number('autofocusLimitFNumber', 'Autofocus up to'),
+      body.choice('digitalZoomWith', 'Digital zoom with'),
+      body.choice('digitalZoomFocus', 'Autofocus in digital zoom'),
       body.list('autofocusPoints', 'Focus points', {
         one: 'step',
         summary: 'upToFNumber',
@@ -193,6 +201,7 @@ const BODIES: readonly FieldGroup[] = [
     fields: [
       body.number('clearDepthMm', 'Free depth of the sensor bay', 'mm'),
       body.number('mirrorDepthMm', 'Free depth before the mirror', 'mm'),
+      body.choice('takesTab', 'Takes lenses with a tab'),
       body.maybe('coverGlass', 'Cover glass', { fields: GLASS, fresh: FRESH_GLASS }),
     ],
   },
@@ -236,12 +245,13 @@ const PARTS: readonly FieldGroup[] = [
     title: 'How it is built',
     fields: [
       part.number('clearDepthMm', 'Free depth for rear glass', 'mm'),
+      part.choice('takesTab', 'Takes lenses with a tab'),
       part.number('helicoidMm', 'Helicoid runs out', 'mm'),
       part.number('shiftMm', 'Shifts to each side', 'mm'),
       ...carried(part),
     ],
   },
-  contacts(part),
+  withMore(contacts(part), part.choice('autofocus', 'Autofocus through it')),
   { title: 'Notes', fields: [part.text('note', 'Note', true)] },
 ];
 

@@ -11,6 +11,7 @@ import {
   NOTE,
   plateSchema,
   PRICE,
+  TAKES_TAB,
   HAD,
 } from './common';
 import {
@@ -127,6 +128,12 @@ export const bodySchema = record('body', {
   stabiliserStops: unknownOr(number(0, 12)),
   /** Points that still focus up to an open f-number, fastest first; empty where not known. */
   autofocusPoints: listOf(autofocusPointsSchema, 20, { default: [] }),
+  /** Which lenses it gives its digital zoom to: any, or those alone that tell it what they are. */
+  digitalZoomWith: oneOf(['not told', 'any lens', 'lenses it knows'], { default: 'not told' }),
+  /** Whether autofocus works in its digital zoom. */
+  digitalZoomFocus: oneOf(['not told', 'works', 'lost'], { default: 'not told' }),
+  /** Whether lenses with a tab on their mount go onto it. */
+  takesTab: TAKES_TAB,
   /** Focal lengths the stabiliser menu offers, mm; empty where it takes any. */
   stabiliserFocalsMm: listOf(number(1, 5000), 200, { default: [] }),
   /** Free depth behind the flange for rear glass, mm; null where unknown. */

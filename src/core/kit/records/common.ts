@@ -32,6 +32,9 @@ export const stillEstimated = ({ estimated }: Estimated, path: string): string[]
 export const isTold = <R extends Estimated>(record: R, field: keyof R & string): boolean =>
   !record.estimated.includes(field);
 
+/** Whether a body or part takes lenses whose mount has a tab that others lack. */
+export const TAKES_TAB = oneOf(['not told', 'yes', 'no'], { default: 'not told' });
+
 export const F_NUMBER = number(0.5, 128);
 export const FOCAL_MM = number(1, 5000);
 export const FOCUS_M = number(0.01, 100_000);

@@ -59,6 +59,8 @@ export const lensSchema = record('lens', {
   apertureRing: oneOf(['own ring', 'none', 'unknown'], { default: 'unknown' }),
   /** How far rear glass or baffles stand behind the flange, mm; null where not measured. */
   rearProtrusionMm: unknownOr(number(0, 200)),
+  /** A tab or pin on its mount keeps it off bodies and parts that were not made for it. */
+  mountTab: flag(false),
   /** Length in front of the flange, mm; null where unknown. */
   lengthMm: unknownOr(number(1, 2000)),
   massG: unknownOr(MASS_G),

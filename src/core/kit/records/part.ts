@@ -11,6 +11,7 @@ import {
   NOTE,
   plateSchema,
   PRICE,
+  TAKES_TAB,
   HAD,
 } from './common';
 import { FARTHEST_PUPIL_MM } from './haloSample';
@@ -73,6 +74,10 @@ export const partSchema = record('part', {
   shiftMm: number(0, 40, { default: 0 }),
   designFormat: unknownOr(frameSizeSchema),
   electronics: electronicsSchema,
+  /** How its owner finds autofocus through it, where it carries the drive. */
+  autofocus: oneOf(['not told', 'as native', 'slower', 'single shots'], { default: 'not told' }),
+  /** Whether lenses with a tab on their mount go onto it. */
+  takesTab: TAKES_TAB,
   massG: unknownOr(MASS_G),
   /** Used and new, in the user's own currency; null where not known. */
   price: unknownOr(PRICE),

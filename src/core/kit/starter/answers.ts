@@ -4,7 +4,7 @@ import type { PartFacts } from './quickPart';
 import { isNumber, isText, isTold, orNull, readTold } from './told';
 
 /** What goes between; null where nobody knows. */
-export type Between = { kind: 'nothing' } | Pick<PartFacts, 'kind' | 'factor'>;
+export type Between = { kind: 'nothing' } | Pick<PartFacts, 'kind' | 'factor' | 'thicknessMm'>;
 
 /** Answers as far as they are told: null is "I do not know". */
 export interface StartAnswers {
@@ -42,7 +42,8 @@ export const NOTHING_TOLD: StartAnswers = {
 const isBetween = (value: unknown) =>
   isTold(value) &&
   BETWEENS.some(({ between }) => between.kind === value['kind']) &&
-  (value['kind'] === 'nothing' || isNumber(value['factor']));
+  (value['kind'] === 'nothing' || isNumber(value['factor'])) &&
+  (value['thicknessMm'] === undefined || isNumber(value['thicknessMm']));
 
 /** Whether a value can stand for an answer. */
 const CAN_BE: Record<keyof StartAnswers, (value: unknown) => boolean> = {

@@ -1,12 +1,14 @@
 /** What stands between lens and camera, from its kind and the two mounts; its thickness follows from the registers. */
 import { type FrameSize, shiftOfConverterMm, canBePlain, plainThicknessMm } from '../../optics';
-import { fixed, mm, fail, ok, type Result } from '../../words';
+import { fixed, mm, fail, ok, short, type Result } from '../../words';
 import { type Mount, partOf, type Part, type PartKind } from '../records';
 
 export interface PartFacts {
   kind: Extract<PartKind, 'plain adapter' | 'focal reducer' | 'teleconverter' | 'expander'>;
   /** 1 for a plain adapter. */
   factor: number;
+  /** Flange to flange as printed or measured, mm; without it, it is taken as such parts are made. */
+  thicknessMm?: number;
   /** Takes the lens. */
   front: Mount;
   /** Goes on the body. */
@@ -29,16 +31,21 @@ const ID_SHARE = 36;
 const shown = (factor: number): string => String(Number(factor.toFixed(3)));
 
 /** By its registers, which fit a narrow place: "focal reducer ×0.71, 44.00 to 18.00". */
-const partName = ({ kind, factor, front, rear }: PartFacts): string => {
-  const what = kind === 'plain adapter' ? kind : `${kind} ×${shown(factor)}`;
+const partName = ({ kind, factor, thicknessMm, front, rear }: PartFacts): string => {
+  const thick = thicknessMm === undefined ? '' : `, ${short(thicknessMm, 3)} mm thick`;
+  const what = kind === 'plain adapter' ? kind : `${kind} ×${shown(factor)}${thick}`;
   const [from, to] = [fixed(front.registerMm, 2), fixed(rear.registerMm, 2)];
   return front.id === rear.id ? `${what}, ${from}` : `${what}, ${from} to ${to}`;
 };
 
 /** Id of such a part, so that the same one is not put in twice. */
-const partIdOf = ({ kind, factor, front, rear }: PartFacts): string => {
+const partIdOf = ({ kind, factor, thicknessMm, front, rear }: PartFacts): string => {
   const what = kind === 'plain adapter' ? 'plain' : `${kind.replace(' ', '-')}-${shown(factor)}`;
-  return `${what}-${front.id.slice(0, ID_SHARE)}-${rear.id.slice(0, ID_SHARE)}`.slice(0, 80);
+  const thick = thicknessMm === undefined ? '' : `-${shown(thicknessMm)}`;
+  return `${what}${thick}-${front.id.slice(0, ID_SHARE)}-${rear.id.slice(0, ID_SHARE)}`.slice(
+    0,
+    80,
+  );
 };
 
 /**
@@ -96,8 +103,9 @@ export function ofKind(part: Part, kind: PartKind, mounts: readonly Mount[]): Pa
 /** Such a part, or why nobody builds it. */
 export function quickPart(facts: PartFacts): Result<Part> {
   const { kind, factor, front, rear, designFormat } = facts;
-  const thicknessMm = Number(usualThicknessMm(facts).toFixed(3));
   const isPlain = kind === 'plain adapter';
+  const told = isPlain ? undefined : facts.thicknessMm;
+  const thicknessMm = Number((told ?? usualThicknessMm(facts)).toFixed(3));
   if (isPlain && !canBePlain(front.registerMm, rear.registerMm))
     return fail(
       'cannotBeBuilt',
@@ -106,7 +114,7 @@ export function quickPart(facts: PartFacts): Result<Part> {
         ? 'Nothing goes between two mounts of one register.'
         : `It would be ${mm(thicknessMm, 2)} thick: without glass this lens does not reach infinity on this camera.`,
     );
-  if (!isPlain && thicknessMm < THINNEST_WITH_GLASS_MM)
+  if (!isPlain && told === undefined && thicknessMm < THINNEST_WITH_GLASS_MM)
     return fail(
       'cannotBeBuilt',
       '/thicknessMm',
@@ -122,7 +130,10 @@ export function quickPart(facts: PartFacts): Result<Part> {
       factor,
       thicknessMm,
       designFormat: isPlain ? null : designFormat,
-      estimated: isPlain ? [] : ['thicknessMm', 'designFormat'],
+      estimated: [
+        ...(isPlain || told !== undefined ? [] : ['thicknessMm']),
+        ...(isPlain ? [] : ['designFormat']),
+      ],
     }),
   );
 }

@@ -224,6 +224,27 @@ describe('what stands between, from its kind and two mounts', () => {
     expect(thick(0.5, 40)).toBeNull();
   });
 
+  it('a thickness that was printed or measured is taken as it is, and is another part', () => {
+    const usual = part({ kind: 'focal reducer', factor: 0.71 });
+    const told = part({ kind: 'focal reducer', factor: 0.71, thicknessMm: 21.4 });
+    expect(told).toMatchObject({
+      ok: true,
+      value: {
+        name: 'focal reducer ×0.71, 21.4 mm thick, 44.00 to 18.00',
+        thicknessMm: 21.4,
+        estimated: ['designFormat'],
+      },
+    });
+    expect(told.ok && usual.ok && told.value.id !== usual.value.id).toBe(true);
+    expect(told.ok && checkRecord('parts', told.value).ok).toBe(true);
+    // Nothing is refused on an estimate: somebody holds it in the hand.
+    expect(
+      part({ kind: 'focal reducer', factor: 0.5, rear: mountOfRegister(40), thicknessMm: 3.2 }),
+    ).toMatchObject({ ok: true, value: { thicknessMm: 3.2 } });
+    // A plain adapter is what the registers leave.
+    expect(part({ thicknessMm: 10 })).toMatchObject({ ok: true, value: { thicknessMm: 26 } });
+  });
+
   it('what has no room between its mounts is refused with the reason', () => {
     const sentence = (more: Partial<PartFacts>) => {
       const made = part(more);

@@ -12,5 +12,5 @@ export { layTrain, type Piece, type RearGlass, type TrainLayout } from './trainL
 export { layoutWords, troubleWords } from './layoutWords';
 export { sampledWords } from './sampled';
 export { evidenceSentence, explain, type Reading, READINGS } from './why';
-export { resolutionEvidence } from './whyPractice';
+export { KEEPERS_ASSUMED, resolutionEvidence } from './whyPractice';
 export type { Why } from './whyTypes';

@@ -14,7 +14,9 @@ import {
   shutterWords,
   inFocusWords,
   travelWords,
+  riskWords,
 } from '../../words';
+import { sharpShare } from '../../optics';
 
 export type PracticeReading =
   | 'native'
@@ -31,6 +33,12 @@ export type PracticeReading =
   | 'register'
   | 'strike'
   | 'contacts';
+
+/** Shutter times of which keepers are told, as multiples of the rule's. */
+const KEEPER_TIMES = [0.5, 1, 2, 4];
+/** What shares of sharp frames rest on. */
+export const KEEPERS_ASSUMED =
+  'Sharp frames assume three of four at the rule’s time and shake that grows with the time; count your own bursts.';
 
 const THIN_LENS =
   'Thin lens. From the sensor to the lens is taken f (1 + m), its principal planes as one, less what converters move the image.';
@@ -105,8 +113,15 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
       ['C', fixed(optics.equivalents.cropFactor, 3)],
       ['stabiliser', rig.settings.stabiliser ? `${rig.body.stabiliserStops ?? 0} stops` : 'off'],
       ['slowest time', shutterWords(steady.handHeldSeconds)],
+      ...KEEPER_TIMES.map(
+        (times) =>
+          [
+            `sharp at ${shutterWords(steady.ruleSeconds * times)}`,
+            riskWords(sharpShare(steady.ruleSeconds * times, steady.ruleSeconds)),
+          ] as const,
+      ),
     ],
-    evidence: 'A rule of thumb, common practice; your hands decide.',
+    evidence: `A rule of thumb, common practice; your hands decide. ${KEEPERS_ASSUMED}`,
   }),
   autofocus: (rig, { autofocus }) => ({
     title: 'Autofocus',

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demoRig } from '../../../../tests/support/demo';
 import { partOf, plainRig } from '../../../../tests/support/plainRig';
 import { tideMill } from '../../demo';
-import { NO_ELECTRONICS, type Lens, type Part } from '../../kit/records';
-import { fitOf } from '../../rig';
+import { NO_ELECTRONICS, type Body, type Lens, type Part } from '../../kit/records';
+import { fitOf, turned, type Rig } from '../../rig';
 import { CAUTION_IDS, cautionsFor } from './cautions';
 import { evaluate } from './evaluate';
 
@@ -90,17 +90,71 @@ describe('cautions', () => {
     expect(ids({ radioactive: true })).toEqual(['radioactive']);
   });
 
+  it('a tab is minded where nobody told whether it goes on, and keeps the lens off where it does not', () => {
+    const tabbed = (takesTab: Part['takesTab']) =>
+      plainRig({ lens: { mountTab: true }, parts: [dead('plain adapter', { takesTab })] });
+    const said = (rig: Rig) => cautionsFor(rig, fitOf(rig)).find((c) => c.id === 'tab');
+    expect(said(tabbed('not told'))).toMatchObject({ at: 0 });
+    expect(said(tabbed('yes'))).toBeUndefined();
+    expect(fitOf(tabbed('yes')).joints).toEqual([]);
+    expect(said(tabbed('no'))).toBeUndefined();
+    expect(fitOf(tabbed('no')).joints[0]?.sentence).toMatch(
+      /^The tab on the mount of .* keeps it off /,
+    );
+    // Common practice, no source: what stands farther back does not meet the tab.
+    const behind = plainRig({
+      lens: { mountTab: true },
+      parts: [
+        dead('extension tube', { rearMountId: 'slr', takesTab: 'yes' }),
+        dead('plain adapter', { takesTab: 'no' }),
+      ],
+    });
+    expect(fitOf(behind).joints).toEqual([]);
+    const none = plainRig({ parts: [dead('plain adapter', { takesTab: 'no' })] });
+    expect(fitOf(none).joints).toEqual([]);
+  });
+
+  it('a digital zoom is minded where the body may refuse it to a lens it does not know', () => {
+    const at = (digitalZoomWith: Body['digitalZoomWith'], metadata: boolean) => {
+      const rig = turned(
+        plainRig({
+          body: { digitalZoomWith },
+          parts: [dead('plain adapter', { electronics: { ...NO_ELECTRONICS, metadata } })],
+        }),
+        { digitalZoom: 1.5 },
+      );
+      return {
+        zoom: rig.settings.digitalZoom,
+        isMinded: cautionsFor(rig, fitOf(rig)).some((c) => c.id === 'digital zoom'),
+      };
+    };
+    expect(at('not told', false)).toEqual({ zoom: 1.5, isMinded: true });
+    expect(at('not told', true)).toEqual({ zoom: 1.5, isMinded: false });
+    expect(at('any lens', false)).toEqual({ zoom: 1.5, isMinded: false });
+    expect(at('lenses it knows', true)).toEqual({ zoom: 1.5, isMinded: false });
+    // It is not to be had: the ring does not go there.
+    expect(at('lenses it knows', false)).toEqual({ zoom: 1, isMinded: false });
+  });
+
   it('come most urgent first, every one with its rank', () => {
     const reducer = partOf('focal reducer', { factor: 0.7, thicknessMm: 20, clearDepthMm: 1 });
     const tube = dead('extension tube', { rearMountId: 'slr', thicknessMm: 1 });
     const rig = plainRig({
-      lens: { radioactive: true, massG: 3000, focalMaxMm: 600, rearProtrusionMm: 9 },
-      parts: [tube, reducer],
-      settings: { overhead: true },
+      lens: {
+        radioactive: true,
+        massG: 3000,
+        focalMaxMm: 600,
+        rearProtrusionMm: 9,
+        mountTab: true,
+      },
+      parts: [{ ...tube, electronics: { ...NO_ELECTRONICS, focus: true } }, reducer],
+      settings: { overhead: true, digitalZoom: 1.5 },
     });
     const all = cautionsFor(rig, fitOf(rig)).map((c) => c.id);
     expect(all).toEqual([
       'strike',
+      'tab',
+      'digital zoom',
       'sun',
       'radioactive',
       'support',

@@ -1,12 +1,21 @@
 /** Cautions as data: which one holds for which rig, and why. Shown where the act happens. */
 import { fullName, isFront, magnifies, type Part } from '../../kit/records';
-import { isStrikeUnknown, type FitReport, type Rig } from '../../rig';
+import {
+  givesDigitalZoom,
+  isStrikeUnknown,
+  keptOffBy,
+  takerOf,
+  type FitReport,
+  type Rig,
+} from '../../rig';
 import { fixed, mm } from '../../words';
 
 type CautionId =
   | 'sun'
   | 'strike'
   | 'strike unknown'
+  | 'tab'
+  | 'digital zoom'
   | 'tolerance'
   | 'support'
   | 'overhead'
@@ -90,6 +99,28 @@ const RULES: readonly Rule[] = [
         ? atLens(`${fullName(rig.lens)} was never measured behind its flange.`)
         : null;
     },
+  },
+  {
+    id: 'tab',
+    words: 'A tab on its mount may keep this lens off: look at both before mounting, do not force.',
+    holds: (rig) => {
+      const taker = takerOf(rig);
+      if (keptOffBy(rig.lens, taker) !== null) return null;
+      const at = rig.parts.findIndex((p) => !isFront(p));
+      return {
+        at: at < 0 ? 'body' : at,
+        why: `${fullName(rig.lens)} has one; whether ${fullName(taker)} takes it is not known.`,
+      };
+    },
+  },
+  {
+    id: 'digital zoom',
+    words:
+      'A camera may refuse its digital zoom to a lens it does not know: try it before the day.',
+    holds: (rig) =>
+      rig.settings.digitalZoom !== 1 && givesDigitalZoom(rig.body, rig) === null
+        ? { at: 'body', why: `${fullName(rig.body)} does not say to which lenses it gives it.` }
+        : null,
   },
   {
     id: 'sun',

@@ -124,7 +124,7 @@ export function evaluate(rig: Rig): Report {
       shiftBudget: shiftBudget(delivered, halo.centre, covered.acceptedRadiusMm, travel),
     },
     steady: steadyReport(situation, cropFactor(seen), fit.carried),
-    autofocus: autofocusReport(situation, fit.carried),
+    autofocus: autofocusReport(situation),
     picture: pictureReport(situation, covered.radiiMm.half),
     sharpness: sharpnessReport(situation, optics.effectiveFNumber),
     native: nativeStanding(

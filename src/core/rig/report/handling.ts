@@ -1,7 +1,7 @@
 /** What to set on the body and what it still does: stabiliser entry, holding still, autofocus. */
-import { fullName, type Electronics, isTold, isZoom, openFNumberAt } from '../../kit/records';
+import { type Electronics, isTold, isZoom, openFNumberAt } from '../../kit/records';
 import { isAsOpenAs, ELECTRONIC_SHUTTER, handHeldSeconds, nearestMenuFocalMm } from '../../optics';
-import type { Situation } from '../../rig';
+import { focusDriveOf, type Situation } from '../../rig';
 import { fNumberBehind } from '../train';
 import { fWords, shutterWords } from '../../words';
 
@@ -19,6 +19,8 @@ export interface SteadyReport {
    * the mode lasts.
    */
   handHeldSeconds: number;
+  /** The time of the rule by itself, s: keepers are counted from it. */
+  ruleSeconds: number;
   /** What electronic stabilisation asks of the shutter; null where it is off. */
   shutterAdvice: string | null;
 }
@@ -33,6 +35,7 @@ export function steadyReport(
   const toldByLens = carried.metadata;
   const stops = settings.stabiliser ? (body.stabiliserStops ?? 0) : 0;
   const zooms = isZoom(lens) && isTold(lens, 'electronics') && !toldByLens && settings.stabiliser;
+  const ruleSeconds = handHeldSeconds(light.focalMm, crop, stops);
   return {
     enterFocalMm: light.focalMm,
     menuFocalMm: nearestMenuFocalMm(light.focalMm, body.stabiliserFocalsMm),
@@ -41,9 +44,10 @@ export function steadyReport(
       ? 'Nothing tells the body where the zoom stands: set the focal length anew after zooming.'
       : null,
     handHeldSeconds: Math.min(
-      handHeldSeconds(light.focalMm, crop, stops),
+      ruleSeconds,
       rig.mode.framesPerSecond === null ? Infinity : 1 / rig.mode.framesPerSecond,
     ),
+    ruleSeconds,
     shutterAdvice:
       settings.cropId === null
         ? null
@@ -69,7 +73,7 @@ export const AUTOFOCUS_WORDS: Readonly<Record<AutofocusReport['state'], string>>
   'not known': 'not known',
 };
 
-export function autofocusReport({ rig, train }: Situation, carried: Electronics): AutofocusReport {
+export function autofocusReport({ rig, train }: Situation): AutofocusReport {
   const { lens, body, settings } = rig;
   const openFNumber = fNumberBehind(train, openFNumberAt(lens, settings.focalMm));
   const limit = body.autofocusLimitFNumber;
@@ -81,27 +85,22 @@ export function autofocusReport({ rig, train }: Situation, carried: Electronics)
     points: number | null,
     sentence: string,
   ): AutofocusReport => ({ state, openFNumber, limitFNumber: limit, points, sentence });
-  if (!isTold(lens, 'electronics'))
-    return said('not known', null, `Whether ${fullName(lens)} has a focus drive is not known.`);
-  if (!carried.focus) {
-    const why = lens.electronics.focus
-      ? 'a part between carries no focus drive'
-      : `${fullName(lens)} has no focus drive`;
-    return said('manual', null, `By hand: ${why}.`);
-  }
-  if (limit === null) {
+  const drive = focusDriveOf(rig, settings.digitalZoom);
+  if (drive.state === 'not known') return said('not known', null, `${drive.why}.`);
+  if (drive.state === 'by hand') return said('manual', null, `By hand: ${drive.why}.`);
+  const also = drive.why === '' ? '' : ` ${drive.why}.`;
+  if (limit === null)
     return said(
       'not known',
       step?.points ?? null,
-      'How slow a lens this body still focuses is not known.',
+      `How slow a lens this body still focuses is not known.${also}`,
     );
-  }
   const open = fWords(openFNumber, 1);
   return isAsOpenAs(openFNumber, limit)
     ? said(
         'works',
         step?.points ?? null,
-        `Works at ${open} open${step ? ` with ${step.points} points` : ''}; the body's limit is f/${limit}.`,
+        `Works at ${open} open${step ? ` with ${step.points} points` : ''}; the body's limit is f/${limit}.${also}`,
       )
     : said('too slow', 0, `Fails: ${open} open is slower than the body's limit of f/${limit}.`);
 }

@@ -37,6 +37,23 @@ describe('what could stand in a place', () => {
   });
 });
 
+describe('a lens with a tab on its mount', () => {
+  it('is kept off what refuses it, may be off what does not say, and that alone is said', () => {
+    const rig = demoRig('reed-bank');
+    const offers = swapOffers(rig, 0, parts);
+    // The reducer takes it, the plain adapter does not say.
+    expect(JSON.stringify(named(offers, 'r71-44-18').reasons)).not.toContain('tab');
+    expect(named(offers, 'p44-18').reasons.join()).toContain('may keep it off: look at both');
+    const waders = demoRig('waders-at-dawn');
+    expect(named(lensOffers(waders, lenses), 'b1224').reasons[0]).toBe(
+      'a tab on the lens’s mount keeps it off',
+    );
+    // Elsewhere in that train nothing is wrong.
+    const withIt = { ...waders, lens: lenses.find((l) => l.id === 'b1224')! };
+    expect(named(bodyOffers(withIt, bodies), 'h24').reasons.join()).not.toContain('tab');
+  });
+});
+
 describe('lenses among many', () => {
   it('each is offered as it would be alone', () => {
     const alike: Lens[] = lenses.flatMap((lens) => [

@@ -1,6 +1,6 @@
 /** What could stand at a place of a rig, in order of fit, each with what speaks against it. */
 import { type Body, isTold, type Lens, isFront, type Part } from '../../kit/records';
-import { fitOf, isStrikeUnknown, type FitReport, type Rig } from '../../rig';
+import { fitOf, isStrikeUnknown, keptOffBy, takerOf, type FitReport, type Rig } from '../../rig';
 import { metres, mm } from '../../words';
 
 export type FitGrade = 'fits' | 'with a catch' | 'does not fit';
@@ -27,10 +27,13 @@ export const byGrade = <T extends Offer<unknown>>(offers: readonly T[]): T[] =>
 const rearPlace = (parts: readonly Part[], index: number): number =>
   parts.slice(0, index).filter((p) => !isFront(p)).length;
 
+const TAB = 'a tab on the lens’s mount keeps it off';
+
 /** Joints on the two sides of a place that do not join; `before` and `after` are places of joints. */
 function jointReasons(rig: Rig, fit: FitReport, before: number | null, after: number | null) {
   const name = (id: string) => rig.mounts.get(id)?.name ?? id;
-  return fit.joints.flatMap(({ index, hasMountId, takesMountId }) => {
+  return fit.joints.flatMap(({ index, hasMountId, takesMountId, isByTab }) => {
+    if (isByTab) return index === before || index === after ? [TAB] : [];
     if (index === before) return [`the lens side has ${name(hasMountId)}`];
     return index === after ? [`the body side takes ${name(takesMountId)}`] : [];
   });
@@ -41,6 +44,8 @@ function catches(rig: Rig, fit: FitReport): string[] {
   const reasons: string[] = [];
   if (isStrikeUnknown(rig, fit))
     reasons.push('its rear glass was never measured: measure before mounting');
+  if (keptOffBy(rig.lens, takerOf(rig)) === null)
+    reasons.push('a tab on the lens’s mount may keep it off: look at both');
   if (fit.aperture === 'nothing') reasons.push('nothing works its aperture: it stays open');
   if (strike?.state === 'close') reasons.push('rear glass comes within a millimetre');
   if (register.reachesInfinity === false && register.farthestFocusM !== null)

@@ -21,13 +21,16 @@ interface BodySettingsProps {
   record: RigRecord;
   mode: Mode;
   body: Body;
+  /** Those the body gives this lens. */
+  zooms: readonly number[];
 }
 
 /** How the body is set: stabiliser, crops, digital zoom and what is delivered. */
-export function BodySettings({ actions, record, mode, body }: BodySettingsProps) {
+export function BodySettings({ actions, record, mode, body, zooms }: BodySettingsProps) {
   const { settings } = record;
   const aspects = aspectOptions(settings.aspect);
   const travel = body.sensorTravel;
+  const isRefused = zooms.length < mode.digitalZooms.length;
   return (
     <Settings>
       <Choice
@@ -72,7 +75,10 @@ export function BodySettings({ actions, record, mode, body }: BodySettingsProps)
         groups={[
           {
             title: 'Digital zoom',
-            options: mode.digitalZooms.map((z) => ({ id: String(z), label: `×${z}` })),
+            options: zooms.map((z) => ({
+              id: String(z),
+              label: isRefused ? 'refused to this lens' : `×${z}`,
+            })),
           },
         ]}
         chosen={String(settings.digitalZoom)}

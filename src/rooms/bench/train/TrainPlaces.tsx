@@ -4,7 +4,7 @@ import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { RigRecord, Workspace } from '@/core/kit/records';
 import type { Caution, CautionPlace } from '@/core/rig/report';
-import { isMissing, resolveRig, type Rig } from '@/core/rig';
+import { digitalZoomsFor, isMissing, resolveRig, type Rig } from '@/core/rig';
 import { ActingButton, IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import type { Otherwise } from '@/ui/controls/options';
@@ -237,7 +237,15 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
         />
       </Places>
       <PartSettings actions={actions} record={record} parts={parts} />
-      {body && mode && <BodySettings actions={actions} record={record} mode={mode} body={body} />}
+      {body && mode && (
+        <BodySettings
+          actions={actions}
+          record={record}
+          mode={mode}
+          body={body}
+          zooms={rig ? digitalZoomsFor(body, mode, rig) : mode.digitalZooms}
+        />
+      )}
     </>
   );
 });

@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = '6012130a8265b9c8';
+export const SHAPE = 'a7620757329a7f2d';

@@ -2,7 +2,7 @@
 import { ASPECTS } from '../../../frame';
 import type { RigSettings } from '../../../kit/records';
 import { scaleUpWords } from '../../../words';
-import { deliveredOf, turned, type Rig } from '../../../rig';
+import { deliveredOf, digitalZoomsFor, turned, type Rig } from '../../../rig';
 import { scaleUpOf } from '../../judged';
 import { towards } from '../../../maths';
 import type { Idea, WayKind } from './idea';
@@ -44,7 +44,7 @@ export function frameIdeas(rig: Rig): Idea[] {
       ideas.push(setting(rig, 'aspect', `Deliver ${name}`, { aspect }));
     }
   }
-  for (const zoom of mode.digitalZooms) {
+  for (const zoom of digitalZoomsFor(body, mode, rig)) {
     if (zoom > settings.digitalZoom)
       ideas.push(setting(rig, 'crop', `Digital zoom ×${zoom}`, { digitalZoom: zoom }));
   }
