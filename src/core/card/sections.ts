@@ -50,12 +50,18 @@ function stabiliserLines(rig: Rig, report: Report): CardLine[] {
   });
 }
 
+const NOT_MEASURED = {
+  seen: 'Seen by eye',
+  published: 'Published',
+  estimated: 'Estimated',
+} as const;
+
 /** What windows and apertures are worth where nobody measured the halo; null where somebody did. */
 function unsureWords({ halo }: Report): string | null {
   const { kind, edgeSigmaMm } = halo.evidence;
   return kind === 'measured'
     ? null
-    : `${kind === 'published' ? 'Published' : 'Estimated'}, not measured: the edge is known to ± ${mm(edgeSigmaMm)}. Test before you rely on it.`;
+    : `${NOT_MEASURED[kind]}, not measured: the edge is known to ± ${mm(edgeSigmaMm)}. Test before you rely on it.`;
 }
 
 function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection {

@@ -136,6 +136,7 @@ const jobs = fc
     viewToMm: from * 2 ** octaves,
   }));
 
+/* What fails is printed as it was drawn: a smaller case would take minutes of brute force each. */
 describe('what is chosen', () => {
   const reducer = partOf('focal reducer', {
     id: 'r',
@@ -189,7 +190,7 @@ describe('what is chosen', () => {
           expect(passes(candidate)).toBe(candidate.views.length > 0);
         }
       }),
-      { numRuns: runs(60) },
+      { numRuns: runs(60), endOnFailure: true },
     );
   });
 
@@ -203,7 +204,7 @@ describe('what is chosen', () => {
           expect(handed && isClear(handed), JSON.stringify(candidate)).toBe(true);
         }
       }),
-      { numRuns: runs(100) },
+      { numRuns: runs(100), endOnFailure: true },
     );
   });
 
@@ -216,7 +217,7 @@ describe('what is chosen', () => {
         const eased: Job = { ...job, slowestTStop: null, deepFNumber: null, stabilised: false };
         share(eased).forEach((s, i) => expect(s).toBeGreaterThan((strict[i] ?? 0) - 0.01));
       }),
-      { numRuns: runs(60) },
+      { numRuns: runs(60), endOnFailure: true },
     );
   });
 });

@@ -127,11 +127,16 @@ export function riskAt(reach: Reach, focalMm: number, fNumber: number, framed: F
   };
 }
 
-/** The widest aperture allowed at a focal length; null where even that is too slow or the lens closes too little. */
+/**
+ * The widest aperture allowed at a focal length: the open one, or the first marked third stop that is closed enough; null
+ * where even that is too slow or the lens closes too little.
+ */
 export function firstAperture(reach: Reach, focalMm: number, range: ApertureRange): number | null {
   const { closedFNumber } = reach.lens;
   const open = openFNumberAt(reach.lens, focalMm);
-  const first = reach.closes ? Math.max(open, Math.min(range.from, closedFNumber)) : open;
+  const isOpenAllowed = !reach.closes || open >= range.from;
+  const marked = isOpenAllowed ? open : (THIRDS.find((n) => n >= range.from) ?? closedFNumber);
+  const first = Math.max(open, Math.min(marked, closedFNumber));
   const closesEnough =
     first >= range.from || (reach.closes && isAsOpenAs(range.from, closedFNumber));
   return closesEnough && first <= range.to ? first : null;

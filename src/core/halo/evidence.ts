@@ -51,13 +51,13 @@ export interface HaloEvidence extends HaloUnsure {
  * Of the lenses of the Lensfun database one in a hundred is unlike its kind (scripts/priors); a figure told by
  * somebody else is taken to be no better.
  */
-const UNLIKE_SHARE = { measured: 0, published: 0.01, estimated: 0.01 } as const;
+const UNLIKE_SHARE = { measured: 0, seen: 0.01, published: 0.01, estimated: 0.01 } as const;
 
 /**
  * Prediction far from the aperture of one frame, or one published figure, mm on 36x24: found on lenses traced by
  * rays (docs/optics.md, "Risk").
  */
-const ONE_APERTURE_SIGMA_MM = { measured: 3, published: 2, estimated: 3 } as const;
+const ONE_APERTURE_SIGMA_MM = { measured: 3, seen: 3, published: 2, estimated: 3 } as const;
 /**
  * An edge wanders with the width of the cone that grazes it, so with 1/N and not with stops: f/8 tells f/16 well
  * and f/2 badly. Where 1/N differs by so much, one figure tells as little as it ever will.
@@ -69,10 +69,10 @@ const OUTSIDE_SIGMA_SHARE = 0.06;
 const BETWEEN_SIGMA_SHARE = 0.025;
 
 /** Softness as samples of a kind tell it; one frame tells that of other apertures less well. */
-const SOFTNESS_SIGMA = { measured: 0.07, published: 0.25, estimated: 0.35 } as const;
+export const SOFTNESS_SIGMA = { measured: 0.07, seen: 0.35, published: 0.25, estimated: 0.35 } as const;
 const SINGLE_FRAME_SOFTNESS_SIGMA = 0.2;
 /** Falloff by a told exit pupil; within one frame it is easily taken for the softness of a rim. */
-const FALLOFF_SIGMA = { measured: 0.08, published: 0.3, estimated: 0.5 } as const;
+const FALLOFF_SIGMA = { measured: 0.08, seen: 0.5, published: 0.3, estimated: 0.5 } as const;
 const SINGLE_FRAME_FALLOFF_SIGMA = 0.25;
 
 interface Variances {

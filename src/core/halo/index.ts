@@ -1,5 +1,5 @@
 /** The face of this folder: what others may use of it. */
-export { evidenceFor, type HaloEvidence, type HaloUnsure } from './evidence';
+export { evidenceFor, type HaloEvidence, type HaloUnsure, SOFTNESS_SIGMA } from './evidence';
 export { distancesOf, lensAt, type LensAt } from './focus';
 export { nativeStanding, type NativeStanding } from './native';
 export { predictHalo } from './predict';

@@ -10,6 +10,7 @@ import type { Ghost } from '@/ui/stage/stageWords';
 import { PHONE } from '@/ui/theme/type';
 import { KnownOfLens } from './train/KnownOfLens';
 import { Readings } from './readings/Readings';
+import { SeenByEye } from './readings/SeenByEye';
 import { RigRings } from '@/gear/RigRings';
 import { StagePlace } from './stage/StagePlace';
 import { TrainPanel } from './train/TrainPanel';
@@ -98,6 +99,7 @@ export function RigOnBench(props: RigOnBenchProps) {
             report={report}
             onJudge={onJudge}
             known={<KnownOfLens key={rig.lens.id} rig={rig} learn={actions.learn} />}
+            seen={<SeenByEye key={rig.lens.id} rig={rig} onSeen={actions.see} />}
             ways={(startsOpen) => (
               <WaysOut
                 rig={rig}

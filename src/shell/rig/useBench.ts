@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { readRigQuery, rigQuery } from '@/core/exchange/links';
 import type { KitTable } from '@/core/kit/fields';
 import type {
+  HaloSample,
   Knowledge,
   Lens,
   RigRecord,
@@ -13,6 +14,7 @@ import type {
 } from '@/core/kit/records';
 import { evaluate, type Report } from '@/core/rig/report';
 import { fitSettings, isMissing, resolveRig, type MissingRecord, type Rig } from '@/core/rig';
+import { withSeen } from '@/core/rig/judged';
 import type { Way } from '@/core/rig/search';
 import { db } from '@/store/database/instance';
 import { stored, type Tell } from '../tell';
@@ -62,6 +64,8 @@ export interface BenchActions {
   apply: (way: Way) => void;
   /** Keeps what somebody knows of the rig's lens. */
   learn: (lens: Lens, known: Knowledge) => void;
+  /** Keeps what a camera showed of the lens's halo, and says so. */
+  see: (lens: Lens, sample: HaloSample) => void;
 }
 
 export interface Bench {
@@ -247,6 +251,14 @@ export function useBench(workspace: Workspace, tell: Tell, also = ''): Bench {
         changeWith(words, changes, newPart ? { parts: [newPart] } : {});
       },
       learn: (lens, known) => save('Say what the lens does', [learned(lens, known)], tell),
+      see: (lens, sample) => {
+        const halo = withSeen(lens.halo, sample);
+        save('Say what a camera shows', [edited('lenses', lens, { ...lens, halo })], tell);
+        tell({
+          kind: 'said',
+          text: `${lens.name} has a sample seen by eye. Test frames say more; undo takes it out again.`,
+        });
+      },
       turn: (change) => {
         const { inHand: on } = now.current;
         if (on) turnTo(on, change, false);

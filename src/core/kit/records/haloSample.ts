@@ -2,8 +2,8 @@
 import { F_NUMBER, FOCAL_MM, FOCUS_M, ID, NOTE } from './common';
 import { completed, integer, number, oneOf, record, text, unknownOr, type Static } from './schema';
 
-/** Best evidence first. */
-export const EVIDENCE_KINDS = ['measured', 'published', 'estimated'] as const;
+/** Best evidence first; what was seen by eye stands between a measurement and somebody's figure. */
+export const EVIDENCE_KINDS = ['measured', 'seen', 'published', 'estimated'] as const;
 export type EvidenceKind = (typeof EVIDENCE_KINDS)[number];
 
 /** One rim that cuts the light: see OPTICS notes in docs/optics.md, "The halo: two rims". */
@@ -17,7 +17,7 @@ const evidenceSchema = record('evidence', {
   kind: oneOf(EVIDENCE_KINDS),
   /** ISO date, e.g. 2026-05-12; empty where unknown. */
   date: text(10, { default: '', pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' }),
-  /** Test frames it rests on; 0 for published and estimated figures. */
+  /** Test frames it rests on; 0 for what was seen by eye, published and estimated figures. */
   frames: integer(0, 10_000, { default: 0 }),
   source: text(400, { default: '' }),
 });

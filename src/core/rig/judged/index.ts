@@ -1,5 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { evidenceBehind } from './evidenceBehind';
+export { type Look, LOOKS, seenSample, withSeen } from './seenByEye';
 export { riskIn } from './toss';
 export { surerOf, untoldShare } from './untold';
 export {

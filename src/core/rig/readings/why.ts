@@ -49,6 +49,7 @@ export function evidenceSentence(report: Report, today = ''): string {
   const { kind, edgeSigmaMm, frames, date, doubts } = report.halo.evidence;
   const known = {
     measured: `Measured${date ? ` on ${date}${ageWords(date, today)}` : ''}${frames > 0 ? ` from ${counted(frames, 'frame')}` : ''}`,
+    seen: `Seen by eye${date ? ` on ${date}${ageWords(date, today)}` : ''}`,
     published: 'From a published figure',
     estimated: 'An estimate',
   }[kind];

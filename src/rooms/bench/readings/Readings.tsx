@@ -98,6 +98,8 @@ interface ReadingsProps {
   onJudge: (judgement: Judgement) => void;
   /** What is known of the lens, said with the picture. */
   known: React.ReactNode;
+  /** Where one says what a camera shows. */
+  seen: React.ReactNode;
   /** The group of ways out; told whether it starts open. */
   ways: (startsOpen: boolean) => React.ReactNode;
 }
@@ -194,7 +196,7 @@ const BasisChoice = memo(function BasisChoice({ judgement, onJudge }: JudgedByPr
 });
 
 /** What people ask, in the order they ask it; each figure can be asked why. */
-export function Readings({ rig, report, onJudge, known, ways }: ReadingsProps) {
+export function Readings({ rig, report, onJudge, known, seen, ways }: ReadingsProps) {
   // Which groups stand open is settled when a rig comes to the Bench; turning a ring folds nothing.
   const [startsBad] = useState(!isSurelyClear(report.verdict) || report.fitProblem !== null);
   const [cover, ...others] = readingGroups(rig, report);
@@ -205,6 +207,7 @@ export function Readings({ rig, report, onJudge, known, ways }: ReadingsProps) {
       <VerdictBlock report={report} ask={ask} />
       <Fold title="Does it cover">
         <Rows group={cover} ask={ask} />
+        {seen}
       </Fold>
       {ways(startsBad)}
       {others.map((group) => (

@@ -1,6 +1,6 @@
 /** What the tables of the kit show of each record. */
 import { hintsFor } from '@/core/kit';
-import { isZoom, type Tables } from '@/core/kit/records';
+import { EVIDENCE_KINDS, isZoom, type Tables } from '@/core/kit/records';
 import type { KitTable } from '@/core/kit/fields';
 import { diagonalMm } from '@/core/optics';
 import { short } from '@/core/words';
@@ -31,13 +31,8 @@ type Columns = { [T in KitTable]: readonly TableColumn<Tables[T]>[] };
 
 const haloWords = ({ halo }: Tables['lenses']): string => {
   if (halo.length === 0) return 'estimate only';
-  const kinds = new Set(halo.map((s) => s.evidence.kind));
-  const kind = kinds.has('measured')
-    ? 'measured'
-    : kinds.has('published')
-      ? 'published'
-      : 'estimated';
-  return `${kind}, ${halo.length}`;
+  const best = EVIDENCE_KINDS.find((kind) => halo.some((s) => s.evidence.kind === kind));
+  return `${best}, ${halo.length}`;
 };
 
 export const COLUMNS: Columns = {
