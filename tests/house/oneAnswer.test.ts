@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rigCard } from '@/core/card';
+import { cardPaper, PAPER_SIZES, typesetter } from '@/core/card/paper';
 import { rigOf, passes, choose } from '@/core/choose';
 import { weigh } from '@/core/converters';
 import { rigFileOf, rigInMode, rigOfFile } from '@/core/exchange/json';
@@ -24,6 +25,10 @@ import { evaluateCommand } from '@/cli/evaluate';
 import { inconvenientRigs } from '../support/inconvenientRig';
 import { runs } from '../support/seed';
 import { waysOut } from '@/core/rig/search';
+import { comparedRows, type ComparedQuestion } from '@/core/rig/readings';
+import { FARTHEST_M, FRAMING_ROWS, shotAt, USUAL_SCENE } from '@/core/framing';
+import { cornerWords, fWords, inFocusWords, riskFigure, signedStops, tWords } from '@/core/words';
+import { PAPER_FONTS } from '../support/paperFonts';
 import { nearestMarked } from '@/core/optics';
 
 const RUNS = { numRuns: runs(150) };
@@ -35,6 +40,8 @@ const exactOf = (engraved: number): number => {
   const { exact, marks } = nearestMarked(engraved, 'third');
   return marks.some((mark) => Number(mark) === engraved) ? exact : engraved;
 };
+
+const unspaced = (text: string): string => text.replace(/\s/g, '');
 
 /** As JSON has it: what a file, a link or a pipe carries. */
 const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
@@ -156,6 +163,63 @@ describe('any rig', () => {
       if (Number.isFinite(atRest)) expect(-Math.log2(light)).toBeCloseTo(atRest, 6);
       else expect(light).toBe(0);
     });
+  });
+
+  it('is compared and framed in the Bench’s figures, and they stand on its paper', () => {
+    const type = typesetter(PAPER_FONTS);
+    let framed = 0;
+    everyRig((rig) => {
+      const report = evaluate(rig);
+      const { optics, picture, verdict } = report;
+      const compared = (question: ComparedQuestion, name: string) =>
+        comparedRows(question)
+          .find((row) => row.name === name)!
+          .cell({ rig, report });
+      const corner = compared('coverage', 'Darkest corner');
+      expect(corner.replace(' stops', '')).toBe(cornerWords(verdict.worstCornerStops));
+      const inFocus = compared('depth', 'In focus');
+      expect(inFocus).toBe(inFocusWords(picture.depth));
+      expect(compared('light', 'Light by the train')).toBe(signedStops(optics.train.lightStops, 2));
+
+      // Its paper, read as it is drawn: on a small sheet names and figures may stand apart.
+      const card = rigCard(rig, '', '2026-11-30');
+      for (const size of PAPER_SIZES) {
+        const paper = cardPaper(size, type, { card, code: null }, '2026-11-30');
+        // Glyphs of several fonts are drawn one by one, and no font of paper has ∞.
+        const drawn = unspaced(
+          paper.pages
+            .flatMap(({ items }) =>
+              items.flatMap((item) => (item.kind === 'text' ? item.text : [])),
+            )
+            .join(''),
+        );
+        for (const words of [
+          inFocus,
+          compared('light', 'Light by the train'),
+          verdictWords(verdict),
+          riskFigure(verdict.risk, report.halo.evidence.kind),
+        ])
+          expect(drawn).toContain(unspaced(words.replace('∞', 'infinity')));
+      }
+
+      // Before the scene, from where it is focused: the same rig, if a hair off where that is found by search.
+      const { subjectM } = picture;
+      if (subjectM === null || subjectM > FARTHEST_M) return;
+      const shot = shotAt(rig, subjectM);
+      // About life size two settings of the ring are equally far from the sensor.
+      if (shot.askedM !== null || optics.magnification > 0.5) return;
+      framed += 1;
+      const row = (id: string) => FRAMING_ROWS.find((r) => r.id === id)!;
+      const figure = (id: string) => row(id).figure(shot, USUAL_SCENE);
+      expect(figure('noise')).toBe(compared('light', 'All light, against 36×24'));
+      const { tStop, fNumber } = optics.train;
+      expect(figure('light')).toBe(tStop === null ? fWords(fNumber) : tWords(tStop));
+      expect(shot.distanceM / subjectM).toBeCloseTo(1, 4);
+      const dark = shot.report.verdict.worstCornerStops;
+      if (dark === null || verdict.worstCornerStops === null) return;
+      expect(dark).toBeCloseTo(verdict.worstCornerStops, 2);
+    });
+    expect(framed).toBeGreaterThan(RUNS.numRuns / 10);
   });
 
   it('is the same through a file, a link and the command line', async () => {

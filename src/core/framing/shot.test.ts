@@ -60,6 +60,32 @@ describe('where the scene falls in a picture', () => {
     );
   });
 
+  it('is focused on the miller with tubes run out: the ring stands farther than he does', () => {
+    const lens = { closestFocusM: 0.45 };
+    const helicoid = partOf('helicoid', { helicoidMm: 10 });
+    for (const [distanceM, helicoidMm] of [
+      [0.7, 3],
+      [0.5, 6],
+      [1.2, 1],
+    ] as const) {
+      const rig = plainRig({ lens, parts: [helicoid], settings: { helicoidMm } });
+      const shot = shotAt(rig, distanceM);
+      expect(shot.askedM).toBeNull();
+      expect(shot.distanceM).toBeCloseTo(distanceM, 5);
+      // u + v = D and 1/u + 1/v = 1/f; of v the tube takes its part, the ring the rest: D' = f (2 + m + 1/m).
+      const D = distanceM * 1000;
+      const u = (D + Math.sqrt(D * D - 4 * D * 50)) / 2;
+      expect(shot.subject.distanceMm).toBeCloseTo(u, 2);
+      const byRing = (D - u - helicoidMm) / 50 - 1;
+      expect(shot.rig.settings.focusM).toBeCloseTo((50 * (2 + byRing + 1 / byRing)) / 1000, 3);
+    }
+    // 10 mm bring infinity to 0.36 m: farther than that it cannot focus, and says so.
+    const shot = shotAt(plainRig({ lens, parts: [helicoid], settings: { helicoidMm: 10 } }), 2);
+    expect(shot.rig.settings.focusM).toBeNull();
+    expect(shot.askedM).toBe(2);
+    expect(shot.distanceM).toBeCloseTo((50 * (2 + 0.2 + 1 / 0.2)) / 1000, 5);
+  });
+
   it('check values: 50 mm f/1.8 on 2 m, a point at 6 m, bare and behind a reducer', () => {
     // OPTICS, check values: 0.47483 mm; behind x0.71 the same pupil, 0.33464... to within the thin lens.
     const lens = { openFNumberWide: 1.8, openFNumberLong: 1.8, closestFocusM: 0.3 };

@@ -1,5 +1,5 @@
 /** One rig before the scene: where it stands, what it is focused on, and where a point of the scene falls. */
-import { whereBeginning } from '../maths';
+import { clamp, whereBeginning } from '../maths';
 import type { Halo } from '../halo';
 import {
   blurDiscMm,
@@ -40,16 +40,39 @@ interface Sharp {
   distanceM: number;
 }
 
+/** A distance is met within this, dioptres; so many turns of the ring are tried. */
+const MET_DIOPTRES = 1e-7;
+const MOST_TURNS = 8;
+
+const dioptresOf = (distanceM: number | null): number => (distanceM === null ? 0 : 1 / distanceM);
+
 /**
- * A rig focused so that the subject stands so far from the sensor, and what it has in focus then: tubes and closest
- * focus counted. Before a front converter of factor A the subject is A² nearer.
+ * A rig focused so that the subject stands so far from the sensor, and what it has in focus then: tubes, which bring the
+ * subject nearer than the ring says, and closest focus counted. Before a front converter of factor A it is A² nearer.
  */
 function sharpAt(unfocused: Rig, distanceM: number): Sharp {
   const { parts, mounts } = unfocused;
   // Engraved distances count from where the lens alone has its picture; a converter has the sensor elsewhere.
   const engravedM = distanceM + convertersShiftMm(trainOf(parts, mounts)) / 1000;
-  const rig = turned(unfocused, { focusM: engravedM / frontFactor(parts) ** 2 });
-  const { subject, subjectM } = inFocus(situationOf(rig));
+  const power = frontFactor(parts) ** 2;
+  const focused = (dioptres: number) => {
+    const rig = turned(unfocused, { focusM: dioptres > 0 ? 1 / dioptres : null });
+    return { rig, ...inFocus(situationOf(rig)) };
+  };
+  let dioptres = power / engravedM;
+  let found = focused(dioptres);
+  // What a tube adds is nearly the same in dioptres wherever the ring stands: a secant meets the distance in a few turns.
+  let slope = power;
+  for (let turn = 0; turn < MOST_TURNS; turn += 1) {
+    const off = 1 / distanceM - dioptresOf(found.subjectM);
+    const next = clamp(dioptres + slope * off, 0, 1 / unfocused.lens.closestFocusM);
+    if (Math.abs(off) < MET_DIOPTRES || next === dioptres) break;
+    const after = focused(next);
+    const gained = dioptresOf(after.subjectM) - dioptresOf(found.subjectM);
+    if (gained !== 0) slope = (next - dioptres) / gained;
+    [dioptres, found] = [next, after];
+  }
+  const { rig, subject, subjectM } = found;
   return {
     rig,
     subject: { ...subject, distanceMm: subject.distanceMm ?? distanceM * 1000 },

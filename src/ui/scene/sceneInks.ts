@@ -1,4 +1,4 @@
-/** Colours of the scene: quiet things in the room's own tones, light in amber. */
+/** Colours of the scene: quiet things in the room's own tones, bright enough to see the halo fall off on them; light in amber. */
 import type { Ink } from '@/core/framing';
 import { shownOf, towardEdge } from '@/core/halo';
 import type { Theme } from '../theme/themeScript';
@@ -7,13 +7,13 @@ type Inks = Readonly<Record<Ink, string>> & { readonly lampRim: string };
 
 export const SCENE_INKS: Readonly<Record<Theme, Inks>> = {
   dark: {
-    wall: '#1d1610',
-    floor: '#251c14',
-    beam: '#33261b',
-    coat: '#8d7c62',
-    'coat beside': '#6f614d',
-    skin: '#cfbd9a',
-    hat: '#5a4a36',
+    wall: '#75644d',
+    floor: '#5f503c',
+    beam: '#4c3e2d',
+    coat: '#b3a080',
+    'coat beside': '#96846a',
+    skin: '#e0cda8',
+    hat: '#3d3125',
     lamp: 'rgb(255 184 77 / 0.72)',
     lampRim: 'rgb(255 214 150 / 0.9)',
   },
