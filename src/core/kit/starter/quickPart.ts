@@ -18,10 +18,12 @@ export interface PartFacts {
 }
 
 /**
- * Focal lengths of a usual converter's glass, mm; only its thickness rests on them. The reducer's gives what is made: 0.71x
- * of 21 mm between 44 and 18, and of 19.8 mm between 44 and 19.25; both: common practice, no source.
+ * Focal lengths of a usual converter's glass, mm; its thickness rests on them, and with it where the pupil falls. A reducer
+ * stands in the room the lens's register leaves, and grows with it: 42 mm in 44 gives what is made, 0.71x of 21 mm between
+ * 44 and 18, and of 19.8 mm between 44 and 19.25; all of it: common practice, no source.
  */
-const USUAL_FOCAL_MM = { reducer: 42, extender: -80 } as const;
+const usualFocalMm = (factor: number, front: Pick<Mount, 'registerMm'>): number =>
+  factor < 1 ? (42 / 44) * front.registerMm : -80;
 /** Least thickness of a part with glass and two mounts; common practice, no source. */
 const THINNEST_WITH_GLASS_MM = 5;
 
@@ -59,8 +61,7 @@ function usualThicknessMm({
 }: Pick<PartFacts, 'factor' | 'front' | 'rear'>): number {
   const plain = plainThicknessMm(front.registerMm, rear.registerMm);
   if (factor === 1) return plain;
-  const focal = factor < 1 ? USUAL_FOCAL_MM.reducer : USUAL_FOCAL_MM.extender;
-  const usual = plain - shiftOfConverterMm(factor, focal);
+  const usual = plain - shiftOfConverterMm(factor, usualFocalMm(factor, front));
   // Where the usual glass would not fit, one that does is taken, as long as there is room for any.
   return plain > THINNEST_WITH_GLASS_MM || factor > 1
     ? Math.max(THINNEST_WITH_GLASS_MM, usual)

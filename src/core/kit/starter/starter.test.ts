@@ -219,6 +219,9 @@ describe('what stands between, from its kind and two mounts', () => {
     expect(thick(0.71, 18)).toBeCloseTo(21, 0);
     expect(thick(0.71, 19.25)).toBeCloseTo(19.75, 0);
     expect(thick(0.64, 19.25)).toBeCloseTo(16, 0);
+    // A reducer for medium format fills the longer room its register leaves: 45.3 - 42 · 63.3/44 · 0.3²/0.7.
+    const medium = part({ kind: 'focal reducer', factor: 0.7, front: mountOfRegister(63.3) });
+    expect(medium.ok && medium.value.thicknessMm).toBeCloseTo(37.5, 1);
     // Where the usual glass is too thick for the room some other is taken, as long as there is any.
     expect(thick(0.5, 25.5)).toBe(5);
     expect(thick(0.5, 40)).toBeNull();

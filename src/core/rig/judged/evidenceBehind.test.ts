@@ -68,6 +68,25 @@ describe('a converter’s own rim', () => {
     expect(unlikeShare).toBe(0.01);
   });
 
+  it('taken from a throat is as unsure as where its glass stands, unless its thickness was told', () => {
+    const throat = (estimated: string[]) => {
+      const rig = plainRig({
+        parts: [partOf('focal reducer', { factor: 0.71, thicknessMm: 21, estimated })],
+      });
+      const mounts = new Map(
+        [...rig.mounts].map(([id, mount]) => [id, { ...mount, throatMm: 46.1 }]),
+      );
+      const situation = situationOf({ ...rig, mounts });
+      return { sigma: evidenceBehind(situation).edgeSigmaMm, pupil: situation.halo.exitPupilMm! };
+    };
+    const { sigma, pupil } = throat(['thicknessMm']);
+    // The hole stands 18 mm from the sensor: R = h/(1 - 18/L), and h where the pupil is far away.
+    const far = 0.42 * 46.1;
+    const edge = far / (1 - 18 / pupil);
+    expect(throat([]).sigma).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * edge), 2);
+    expect(sigma).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * edge, edge - far), 2);
+  });
+
   it('of which neither rim, format nor throat is known is doubted, and never sure to a tenth', () => {
     const rig = plainRig({
       parts: [partOf('focal reducer', { factor: 0.71, thicknessMm: 21, designFormat: null })],

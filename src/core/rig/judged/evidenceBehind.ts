@@ -2,7 +2,7 @@
 import { evidenceFor, type HaloEvidence } from '../../halo';
 import { fullName } from '../../kit/records';
 import type { Situation } from '../../rig';
-import { isMadeForLens, isRimUnknown, ownRimKnown } from '../train';
+import { isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
 
 /** A rim wider than the narrowest by this ratio does not affect the edge. */
 const TAKES_NO_PART = 1.4;
@@ -49,7 +49,9 @@ export function evidenceBehind({
   const variance = own.reduce((sum, { part, sigma, how }, i) => {
     const edge = edges[first + i] ?? narrowest;
     // Nobody measured it, but behind a lens of the kind it is made for it is made not to cut.
-    const known = how === 'assumed' && isMadeForLens(part, at.lens) ? MADE_FOR_SIGMA : sigma;
+    const isMadeFor = how === 'assumed' && isMadeForLens(part, at.lens);
+    const placed = how === 'assumed' ? placeDoubt(part, train.mounts, halo.exitPupilMm) : 0;
+    const known = isMadeFor ? MADE_FOR_SIGMA : Math.hypot(sigma, placed);
     return sum + (takesPart(edge) * known * edge) ** 2;
   }, ofLens ** 2);
   const isAssumed = own.some(({ how }) => how === 'assumed');

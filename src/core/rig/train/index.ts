@@ -2,7 +2,7 @@
 export { apertureControl, type ApertureControl } from './aperture';
 export { extensionMm } from './extension';
 export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
-export { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown } from './rims';
+export { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from './rims';
 export {
   convertersShiftMm,
   frontFactor,

@@ -2,6 +2,7 @@
 import {
   FARTHEST_PUPIL_MM,
   isFront,
+  isTold,
   type Lens,
   magnifies,
   type OwnRim,
@@ -115,6 +116,16 @@ export function ownRimKnown(
   if (!part.ownRim) return assumedEdgeMm(part, mounts, null) === null ? null : known('assumed');
   if (isFront(part)) return known('measured');
   return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
+}
+
+/**
+ * How far an assumed rim may be off because nobody told how thick the part is, and so where its glass stands and the pupil
+ * falls, share of its radius: as far as it is from what a lens with its pupil far away has.
+ */
+export function placeDoubt(part: Part, mounts: Mounts, pupilMm: number | null): number {
+  if (isTold(part, 'thicknessMm')) return 0;
+  const [edge, far] = [assumedEdgeMm(part, mounts, pupilMm), assumedEdgeMm(part, mounts, null)];
+  return edge === null || far === null ? 0 : Math.abs(1 - far / edge);
 }
 
 /** Whether nothing at all tells how wide a converter's own rim is: neither measured, nor its format or throat known. */

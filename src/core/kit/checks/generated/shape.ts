@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = 'a7620757329a7f2d';
+export const SHAPE = 'a1e6bd70b0925125';
