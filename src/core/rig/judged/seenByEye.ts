@@ -3,8 +3,15 @@
  * tells, more than a published figure, because it was this lens on this camera.
  */
 import { judge, NO_TRAVEL } from '../../frame';
-import { priorFor, SOFTNESS_SIGMA } from '../../halo';
-import { haloSampleOf, isZoom, openFNumberAt, fullName, type HaloSample } from '../../kit/records';
+import { lensAt, priorFor, SOFTNESS_SIGMA } from '../../halo';
+import {
+  haloSampleOf,
+  isFormatUntold,
+  isZoom,
+  openFNumberAt,
+  fullName,
+  type HaloSample,
+} from '../../kit/records';
 import { whereBeginning } from '../../maths';
 import { diagonalMm } from '../../optics';
 import { situationOf, turned, type Rig } from '../../rig';
@@ -69,6 +76,32 @@ export interface SeenByEye {
   date: string;
 }
 
+/** Farther than so many standard deviations from what is usual, a lens is unlike its kind, and what is usual says nothing of it. */
+const UNLIKE_SIGMAS = 2;
+
+interface Figure {
+  value: number;
+  sigma: number;
+}
+
+/** Two figures of one thing, each with the weight of how sure it is (weighted mean; any handbook of statistics). */
+function together(a: Figure, b: Figure): Figure {
+  const [wa, wb] = [1 / a.sigma ** 2, 1 / b.sigma ** 2];
+  return { value: (a.value * wa + b.value * wb) / (wa + wb), sigma: 1 / Math.sqrt(wa + wb) };
+}
+
+/** What the eye says of the edge, weighed with what is usual of such a lens: an eye alone may say less than that. */
+function weighed({ lens, settings }: Rig, seen: Figure): Figure {
+  if (isFormatUntold(lens)) return seen;
+  const { focalMm, fNumber, focusM } = settings;
+  const { edge, sigma } = priorFor(lens, focalMm);
+  const { edgeScale } = lensAt(lens, { focalMm, fNumber, focusM });
+  const value = ((edge * diagonalMm(lens.designFormat)) / 2) * edgeScale;
+  const usual = { value, sigma: value * sigma.edge };
+  const apart = Math.abs(seen.value - value) / Math.hypot(seen.sigma, usual.sigma);
+  return apart > UNLIKE_SIGMAS ? seen : together(seen, usual);
+}
+
 /** A sample of the lens from what the picture of a rig showed as it is set, the sensor at rest. */
 export function seenSample(rig: Rig, { look, id, date }: SeenByEye): Result<HaloSample> {
   const still = turned(rig, { stabiliser: false });
@@ -91,10 +124,12 @@ export function seenSample(rig: Rig, { look, id, date }: SeenByEye): Result<Halo
     );
   const mark = isZoom(rig.lens) ? MARK_SIGMA * edge : 0;
   const between = rig.parts.length > 0 ? `, behind ${rig.parts.map((p) => p.name).join(', ')}` : '';
+  const sigma = Math.hypot((high - low) / AGREED_SIGMAS, (softer - harder) / 2, mark);
+  const known = weighed(still, { value: edge, sigma });
   return ok({
-    ...sampleOf(still, edge),
+    ...sampleOf(still, known.value),
     id,
-    edgeSigmaMm: Math.hypot((high - low) / AGREED_SIGMAS, (softer - harder) / 2, mark),
+    edgeSigmaMm: known.sigma,
     evidence: {
       kind: 'seen',
       date,
