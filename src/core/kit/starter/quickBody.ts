@@ -45,14 +45,18 @@ const USUAL_STOPS = 4;
 /** Travel of a sensor stabiliser, share of the diagonal; an assumption: makers do not tell theirs. */
 const USUAL_TRAVEL_SHARE = 0.04;
 
+/** Whether the sensor of such a camera usually moves: cine cameras steady nothing by themselves. Common practice, no source. */
+export const movesUsually = ({ id }: Pick<NamedFormat, 'id'>): boolean =>
+  !CINE_SENSORS.includes(id);
+
 const sensorTravelOf = ({ isStabilised, format }: BodyFacts): Body['sensorTravel'] =>
-  isStabilised === false
-    ? null
-    : {
+  (isStabilised ?? movesUsually(format))
+    ? {
         shape: 'disc',
         xMm: Number((diagonalMm(format) * USUAL_TRAVEL_SHARE).toFixed(1)),
         yMm: 0,
-      };
+      }
+    : null;
 
 const even = (v: number): number => 2 * Math.round(v / 2);
 const tenth = (v: number): number => Number(v.toFixed(3));
@@ -179,8 +183,8 @@ export function quickBody(facts: BodyFacts, id: string): Body {
       ...(isMountTold ? [] : ['mountId']),
       ...(isSensorTold ? [] : inModes(modes, ['widthMm', 'heightMm'])),
       ...(megapixels === null ? inModes(modes, ['widthPx', 'heightPx']) : []),
-      // How far it moves is a guess wherever it moves.
-      ...(travel ? ['sensorTravel'] : []),
+      // How far it moves is a guess wherever it moves, and that it stands still where nobody said so.
+      ...(travel || isStabilised === null ? ['sensorTravel'] : []),
       ...(isStabilised === false ? [] : ['stabiliserStops']),
     ],
   });

@@ -24,7 +24,7 @@ import {
   rigRecordOf,
 } from '../records';
 import { knownMounts, mountHere, mountRecord, STARTER_MOUNTS, type StarterMount } from './mounts';
-import { COMMON_SENSORS, quickBody } from './quickBody';
+import { movesUsually, COMMON_SENSORS, quickBody } from './quickBody';
 import { NOTHING_TOLD, type Between, type StartAnswers } from './answers';
 import { quickPart, type PartFacts } from './quickPart';
 
@@ -226,7 +226,13 @@ function takenOfCamera(answers: StartAnswers, { sensor, camera, lens }: Guess): 
   const size = `${sensor.widthMm}×${sensor.heightMm}`;
   return [
     ...(answers.sensorId === null ? [`a sensor of ${size}`] : []),
-    ...(answers.isStabilised === null ? ['a stabiliser that moves the sensor as usual'] : []),
+    ...(answers.isStabilised === null
+      ? [
+          movesUsually(sensor)
+            ? 'a stabiliser that moves the sensor as usual'
+            : 'a sensor that stands still, as in most such cameras',
+        ]
+      : []),
     ...(answers.cameraMountId === null ? [`${camera.name} on the camera`] : []),
     ...(answers.lensMountId === null ? [`${lens.name} on the lens`] : []),
   ];

@@ -120,6 +120,12 @@ describe('a body from what people know', () => {
     expect(estimated({}).estimated).toEqual(['sensorTravel', 'stabiliserStops']);
     expect(estimated({}).stabiliserStops).toBe(4);
     expect(estimated({ isStabilised: null }).stabiliserStops).toBeNull();
+    // Common practice, no source: a cine camera holds its sensor still. That nobody said so stays marked.
+    const format = FORMATS.find((f) => f.id === 'large-cine')!;
+    const cine = estimated({ isStabilised: null, format });
+    expect(cine.sensorTravel).toBeNull();
+    expect(cine.estimated).toContain('sensorTravel');
+    expect(estimated({ isStabilised: true, format }).sensorTravel).not.toBeNull();
     expect(estimated({ isStabilised: false })).toMatchObject({ sensorTravel: null, estimated: [] });
     const unknown = estimated({
       isStabilised: null,
