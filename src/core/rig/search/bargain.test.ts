@@ -46,6 +46,14 @@ describe('a lens seen for sale', () => {
     });
     const short = bargainCheck({ ...small, mountId: 's-17.526' }, tideMill);
     expect(on('l45', 'open-gate', short).needs).toMatch(/^cannot be adapted without glass/);
+    expect(on('l45', 'open-gate', short).cannotGoOn).toBe(true);
+    // What cannot go on stands last, however well it would cover; what takes an adapter to be bought does not.
+    const places = short.map((r) => r.cannotGoOn);
+    expect(places).toEqual(places.toSorted((a, b) => Number(a) - Number(b)));
+    expect(thread.some((r) => r.cannotGoOn)).toBe(false);
+    // Glass that would strike keeps it off as surely.
+    const deep = bargainCheck({ ...small, mountId: 'mf-63.3', rearProtrusionMm: 90 }, tideMill);
+    expect(on('h24', 'stills', deep).cannotGoOn).toBe(true);
   });
 
   it('says what to look at before buying, glass first', () => {

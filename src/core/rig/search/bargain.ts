@@ -24,6 +24,8 @@ export interface BargainRow {
   parts: readonly Part[] | null;
   /** Whether an adapter for it would have to be bought, and could be; null where registers are not known. */
   adapterToBuy: boolean | null;
+  /** Whether it cannot go on: no adapter can be had without glass, or the one at hand would let glass strike. */
+  cannotGoOn: boolean;
   /** What it needs to mount, or what speaks against it, in words. */
   needs: string;
   /** At the short end, wide open, far focus; as if it were joined where nothing at hand joins it. */
@@ -49,7 +51,7 @@ function holdsFrom(rig: Rig, holds: (rig: Rig) => boolean): number | null {
   return focals[lastBad + 1] ?? null;
 }
 
-type Between = Pick<BargainRow, 'parts' | 'adapterToBuy' | 'needs'>;
+type Between = Pick<BargainRow, 'parts' | 'adapterToBuy' | 'cannotGoOn' | 'needs'>;
 
 function between(rig: Rig, kit: readonly Part[]): Between {
   const { chains, plainThicknessMm, plainCanBeBuilt } = findChains(
@@ -65,24 +67,31 @@ function between(rig: Rig, kit: readonly Part[]): Between {
     return {
       parts: best.record,
       adapterToBuy: false,
+      cannotGoOn: best.grade === 'does not fit',
       needs: [words, ...best.reasons].join('; '),
     };
   }
   if (plainThicknessMm === null)
-    return { parts: null, adapterToBuy: null, needs: 'a register is not known here' };
+    return {
+      parts: null,
+      adapterToBuy: null,
+      cannotGoOn: false,
+      needs: 'a register is not known here',
+    };
   return {
     parts: null,
     adapterToBuy: plainCanBeBuilt,
+    cannotGoOn: plainCanBeBuilt === false,
     needs: plainCanBeBuilt
       ? `a plain adapter ${mm(plainThicknessMm, 2)} thick, to be bought`
       : `cannot be adapted without glass: the registers leave ${mm(plainThicknessMm, 2)}`,
   };
 }
 
-/** How `lens` would do on every body and mode of the workspace, largest read-out first. */
+/** How `lens` would do on every body and mode of the workspace; where it cannot go on stands last. */
 export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
   const mounts = mountsById(workspace.mounts);
-  return workspace.bodies.flatMap((body) =>
+  const rows = workspace.bodies.flatMap((body) =>
     body.modes.map((mode): BargainRow => {
       const bare: Rig = {
         name: fullName(lens),
@@ -94,7 +103,7 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
         judgement: workspace.judgement,
         mounts,
       };
-      const { parts, adapterToBuy, needs } = between(bare, workspace.parts);
+      const { parts, adapterToBuy, cannotGoOn, needs } = between(bare, workspace.parts);
       const rig = { ...bare, parts: parts ?? [] };
       const { verdict, coverage, frame } = evaluate(rig);
       const { delivered } = frame;
@@ -104,6 +113,7 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
         mode,
         parts,
         adapterToBuy,
+        cannotGoOn,
         needs,
         verdict: { kind: verdict.kind, or: verdict.or },
         risk: verdict.risk,
@@ -113,6 +123,7 @@ export function bargainCheck(lens: Lens, workspace: Workspace): BargainRow[] {
       };
     }),
   );
+  return rows.toSorted((a, b) => Number(a.cannotGoOn) - Number(b.cannotGoOn));
 }
 
 /** What to look at or ask before buying; common practice, no source. */

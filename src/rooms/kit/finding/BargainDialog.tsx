@@ -1,6 +1,7 @@
 'use client';
 import { verdictWords } from '@/core/frame';
 import { useMemo } from 'react';
+import { Unlink } from 'lucide-react';
 import styled from 'styled-components';
 import { newId, quickLens } from '@/core/kit';
 import { fullName, type Workspace } from '@/core/kit/records';
@@ -119,12 +120,27 @@ export function BargainDialog({ workspace, actions, onClose }: BargainDialogProp
                     </th>
                     <td>
                       <Worded>
-                        <VerdictMark face={row.verdict} size={20} /> {verdictWords(row.verdict)}
+                        {row.cannotGoOn ? (
+                          <>
+                            <Unlink size={18} color="var(--clipped)" aria-hidden="true" /> Does not
+                            go on
+                          </>
+                        ) : (
+                          <>
+                            <VerdictMark face={row.verdict} size={20} /> {verdictWords(row.verdict)}
+                          </>
+                        )}
                       </Worded>
-                      <small>{fromWords(row, found.lens.focalMinMm)}</small>
+                      <small>
+                        {row.cannotGoOn
+                          ? `would be ${verdictWords(row.verdict)}`
+                          : fromWords(row, found.lens.focalMinMm)}
+                      </small>
                     </td>
-                    <td className="figure">{riskWords(row.risk)}</td>
-                    <td className="figure">{megapixels(row.cleanMegapixels)}</td>
+                    <td className="figure">{row.cannotGoOn ? '–' : riskWords(row.risk)}</td>
+                    <td className="figure">
+                      {row.cannotGoOn ? '–' : megapixels(row.cleanMegapixels)}
+                    </td>
                     <td>{row.needs}</td>
                   </tr>
                 ))}
