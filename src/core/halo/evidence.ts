@@ -69,7 +69,12 @@ const OUTSIDE_SIGMA_SHARE = 0.06;
 const BETWEEN_SIGMA_SHARE = 0.025;
 
 /** Softness as samples of a kind tell it; one frame tells that of other apertures less well. */
-export const SOFTNESS_SIGMA = { measured: 0.07, seen: 0.35, published: 0.25, estimated: 0.35 } as const;
+export const SOFTNESS_SIGMA = {
+  measured: 0.07,
+  seen: 0.35,
+  published: 0.25,
+  estimated: 0.35,
+} as const;
 const SINGLE_FRAME_SOFTNESS_SIGMA = 0.2;
 /** Falloff by a told exit pupil; within one frame it is easily taken for the softness of a rim. */
 const FALLOFF_SIGMA = { measured: 0.08, seen: 0.5, published: 0.3, estimated: 0.5 } as const;

@@ -22,7 +22,10 @@ describe('backups', () => {
     expect(await keepBackup(db, 'from time to time', at(1))).toBe(true);
     expect(await keepBackup(db, 'from time to time', at(2))).toBe(false);
     const [backup] = await listBackups(db);
-    expect(backup!.counts).toMatchObject({ lenses: tideMill.lenses.length, rigs: tideMill.rigs.length });
+    expect(backup!.counts).toMatchObject({
+      lenses: tideMill.lenses.length,
+      rigs: tideMill.rigs.length,
+    });
     await commit(
       db,
       'Delete all',

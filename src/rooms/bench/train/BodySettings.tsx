@@ -1,7 +1,8 @@
 'use client';
 import styled from 'styled-components';
-import type { Body, Mode, SensorTravel, RigRecord } from '@/core/kit/records';
+import type { Body, Mode, SensorTravel, RigRecord, Workspace } from '@/core/kit/records';
 import { ASPECTS } from '@/core/frame';
+import { digitalZoomsFor, type Rig } from '@/core/rig';
 import { Choice } from '@/ui/controls/Choice';
 import { aspectOptions } from '@/gear/options';
 import type { BenchActions } from '@/shell/rig/useBench';
@@ -17,20 +18,45 @@ const travelWords = (travel: SensorTravel): string =>
   `on, ±${travel.xMm}${travel.shape === 'box' ? ` × ${travel.yMm}` : ''} mm`;
 
 interface BodySettingsProps {
+  workspace: Workspace;
   actions: BenchActions;
   record: RigRecord;
-  mode: Mode;
-  body: Body;
-  /** Those the body gives this lens. */
-  zooms: readonly number[];
+  /** Null where it lacks a record. */
+  rig: Rig | null;
 }
 
-/** How the body is set: stabiliser, crops, digital zoom and what is delivered. */
-export function BodySettings({ actions, record, mode, body, zooms }: BodySettingsProps) {
+type ZoomChoiceProps = Omit<BodySettingsProps, 'workspace'> & { body: Body; mode: Mode };
+
+/** The digital zooms the body gives this lens. */
+function ZoomChoice({ actions, record, rig, body, mode }: ZoomChoiceProps) {
+  const zooms = rig ? digitalZoomsFor(body, mode, rig) : mode.digitalZooms;
+  const isRefused = zooms.length < mode.digitalZooms.length;
+  return (
+    <Choice
+      label="Digital zoom"
+      groups={[
+        {
+          title: 'Digital zoom',
+          options: zooms.map((z) => ({
+            id: String(z),
+            label: isRefused ? 'refused to this lens' : `×${z}`,
+          })),
+        },
+      ]}
+      chosen={String(record.settings.digitalZoom)}
+      onChoose={(id) => actions.settle('Change the digital zoom', { digitalZoom: Number(id) })}
+    />
+  );
+}
+
+/** How the body is set: stabiliser, crops, digital zoom and what is delivered; nothing where it is not there. */
+export function BodySettings({ workspace, actions, record, rig }: BodySettingsProps) {
+  const body = workspace.bodies.find((b) => b.id === record.bodyId);
+  const mode = body?.modes.find((m) => m.id === record.modeId);
+  if (!body || !mode) return null;
   const { settings } = record;
   const aspects = aspectOptions(settings.aspect);
   const travel = body.sensorTravel;
-  const isRefused = zooms.length < mode.digitalZooms.length;
   return (
     <Settings>
       <Choice
@@ -70,20 +96,7 @@ export function BodySettings({ actions, record, mode, body, zooms }: BodySetting
           actions.settle('Change the stabilisation crop', { cropId: id === '' ? null : id })
         }
       />
-      <Choice
-        label="Digital zoom"
-        groups={[
-          {
-            title: 'Digital zoom',
-            options: zooms.map((z) => ({
-              id: String(z),
-              label: isRefused ? 'refused to this lens' : `×${z}`,
-            })),
-          },
-        ]}
-        chosen={String(settings.digitalZoom)}
-        onChoose={(id) => actions.settle('Change the digital zoom', { digitalZoom: Number(id) })}
-      />
+      <ZoomChoice actions={actions} record={record} rig={rig} body={body} mode={mode} />
       <Choice
         label="Deliver"
         groups={aspects.groups}

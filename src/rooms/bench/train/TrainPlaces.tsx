@@ -4,7 +4,7 @@ import { memo, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { RigRecord, Workspace } from '@/core/kit/records';
 import type { Caution, CautionPlace } from '@/core/rig/report';
-import { digitalZoomsFor, isMissing, resolveRig, type Rig } from '@/core/rig';
+import { isMissing, resolveRig, type Rig } from '@/core/rig';
 import { ActingButton, IconButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import type { Otherwise } from '@/ui/controls/options';
@@ -174,7 +174,6 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
     return isMissing(found) ? null : found;
   }, [workspace, record]);
   const body = workspace.bodies.find((b) => b.id === record.bodyId);
-  const mode = body?.modes.find((m) => m.id === record.modeId);
   const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
   const mind = (at: CautionPlace) => cautions.filter((c) => c.at === at);
   const [saying, setSaying] = useState<Gear | null>(null);
@@ -237,15 +236,7 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
         />
       </Places>
       <PartSettings actions={actions} record={record} parts={parts} />
-      {body && mode && (
-        <BodySettings
-          actions={actions}
-          record={record}
-          mode={mode}
-          body={body}
-          zooms={rig ? digitalZoomsFor(body, mode, rig) : mode.digitalZooms}
-        />
-      )}
+      <BodySettings workspace={workspace} actions={actions} record={record} rig={rig} />
     </>
   );
 });

@@ -72,6 +72,37 @@ function fromWords({ clearFromMm, mayBeClearFromMm }: BargainRow, shortMm: numbe
   return mayBeClearFromMm === null ? 'nowhere Clear' : `perhaps Clear ${from(mayBeClearFromMm)}`;
 }
 
+/** One body in one of its modes: whether the lens goes on comes before how it covers. */
+function Row({ row, shortMm }: { row: BargainRow; shortMm: number }) {
+  return (
+    <tr>
+      <th scope="row">
+        {fullName(row.body)}
+        <small>{row.mode.name}</small>
+      </th>
+      <td>
+        <Worded>
+          {row.cannotGoOn ? (
+            <>
+              <Unlink size={18} color="var(--clipped)" aria-hidden="true" /> Does not go on
+            </>
+          ) : (
+            <>
+              <VerdictMark face={row.verdict} size={20} /> {verdictWords(row.verdict)}
+            </>
+          )}
+        </Worded>
+        <small>
+          {row.cannotGoOn ? `would be ${verdictWords(row.verdict)}` : fromWords(row, shortMm)}
+        </small>
+      </td>
+      <td className="figure">{row.cannotGoOn ? '–' : riskWords(row.risk)}</td>
+      <td className="figure">{row.cannotGoOn ? '–' : megapixels(row.cleanMegapixels)}</td>
+      <td>{row.needs}</td>
+    </tr>
+  );
+}
+
 interface BargainDialogProps {
   workspace: Workspace;
   actions: KitActions;
@@ -113,36 +144,11 @@ export function BargainDialog({ workspace, actions, onClose }: BargainDialogProp
               </thead>
               <tbody>
                 {found.rows.map((row) => (
-                  <tr key={`${row.body.id} ${row.mode.id}`}>
-                    <th scope="row">
-                      {fullName(row.body)}
-                      <small>{row.mode.name}</small>
-                    </th>
-                    <td>
-                      <Worded>
-                        {row.cannotGoOn ? (
-                          <>
-                            <Unlink size={18} color="var(--clipped)" aria-hidden="true" /> Does not
-                            go on
-                          </>
-                        ) : (
-                          <>
-                            <VerdictMark face={row.verdict} size={20} /> {verdictWords(row.verdict)}
-                          </>
-                        )}
-                      </Worded>
-                      <small>
-                        {row.cannotGoOn
-                          ? `would be ${verdictWords(row.verdict)}`
-                          : fromWords(row, found.lens.focalMinMm)}
-                      </small>
-                    </td>
-                    <td className="figure">{row.cannotGoOn ? '–' : riskWords(row.risk)}</td>
-                    <td className="figure">
-                      {row.cannotGoOn ? '–' : megapixels(row.cleanMegapixels)}
-                    </td>
-                    <td>{row.needs}</td>
-                  </tr>
+                  <Row
+                    key={`${row.body.id} ${row.mode.id}`}
+                    row={row}
+                    shortMm={found.lens.focalMinMm}
+                  />
                 ))}
               </tbody>
             </Answer>
