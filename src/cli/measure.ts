@@ -2,7 +2,7 @@
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { tooLarge } from '@/core/measure/file';
-import { fail, type Problem, type Result, fixed, diameterMm } from '@/core/words';
+import { fail, type Problem, type Result, diameterMm, diameterFigure } from '@/core/words';
 import {
   WARNING_WORDS,
   measureFile,
@@ -76,7 +76,7 @@ const unreadable = (file: string, problems: readonly Problem[]) => ({
 });
 
 const figure = ({ value, low, high }: Figure): string =>
-  `${diameterMm(value, 2)} (${fixed(2 * low, 2)} to ${fixed(2 * high, 2)})`;
+  `${diameterMm(value, 2)} (${diameterFigure(low, 2)} to ${diameterFigure(high, 2)})`;
 
 function words({ status, halfLightRadiusMm, lowerBoundMm, stopRadiiMm, warnings }: FrameMeasure) {
   const first =

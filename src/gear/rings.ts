@@ -1,6 +1,6 @@
 /** The three rings of a rig: their scales, words, and verdict ribbons. */
 import { keptIn } from '@/core/maths';
-import { nearestMarked, engravedAs } from '@/core/optics';
+import { engravedWords, nearestMarked } from '@/core/optics';
 import { isZoom, openFNumberAt, type RigSettings } from '@/core/kit/records';
 import { ribbon, type Stretch } from '@/core/rig/search';
 import { turned, type Rig } from '@/core/rig';
@@ -22,7 +22,7 @@ interface RingSpec {
   held: string | null;
 }
 
-export const apertureWords = (n: number): string => `f/${engravedAs(n)}`;
+export const apertureWords = engravedWords;
 
 export const focalWords = (v: number): string => `${short(v, 1)} mm`;
 export const focusWords = (v: number): string =>

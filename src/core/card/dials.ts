@@ -3,7 +3,7 @@ import { namedAspect, cropInForce } from '../frame';
 import { isZoom } from '../kit/records';
 import type { Report } from '../rig/report';
 import type { Rig } from '../rig';
-import { engravedAs } from '../optics';
+import { engravedWords } from '../optics';
 import { focal } from '../sweep';
 import { fixed, fWords, metres, mm, placeWords, scaleUpWords, times } from '../words';
 import type { CardLine } from './cardLine';
@@ -30,7 +30,7 @@ function lensDials(rig: Rig, { optics }: Report): CardLine[] {
     },
     {
       name: 'Aperture ring',
-      figure: `f/${engravedAs(settings.fNumber)}`,
+      figure: engravedWords(settings.fNumber),
       note: isBent ? `works as ${fWords(train.fNumber)}, prints ${printed}` : undefined,
     },
     { name: 'Focus', figure: metres(settings.focusM) },

@@ -13,6 +13,8 @@ type FailCode =
   | 'light'
   | 'depth'
   | 'corners'
+  | 'toss'
+  | 'untold'
   | 'risk'
   | 'range'
   | 'mass'

@@ -240,13 +240,13 @@ function serve(
   const span = { from: job.viewFromMm / SAME_VIEW, to: job.viewToMm * SAME_VIEW };
   const views = withinSpan(whole, span);
   if (guessed > 0) {
-    fails.push(fail('corners', guessed, null, UNSURE_AWAY, 'untold'));
+    fails.push(fail('untold', guessed, null, UNSURE_AWAY));
     return;
   }
   if (views.length === 0 && !fails.some((f) => f.code === 'view')) {
     const { leastScale, isToss } = found;
     const away = leastScale === null ? Infinity : Math.log2(leastScale);
-    fails.push(fail('corners', leastScale, job.postScale, away, isToss ? 'toss' : undefined));
+    fails.push(fail(isToss ? 'toss' : 'corners', leastScale, job.postScale, away));
     return;
   }
   const settings = (views.length > 0 ? views : whole).flatMap((w) =>
@@ -255,7 +255,7 @@ function serve(
   const [at] = settings;
   if (!at) {
     // Rounding lost the little that was found.
-    fails.push(fail('corners', found.leastScale, job.postScale, UNSURE_AWAY, 'toss'));
+    fails.push(fail('toss', found.leastScale, job.postScale, UNSURE_AWAY));
     return;
   }
   const risk = settings.reduce<Risk>(riskier, at);

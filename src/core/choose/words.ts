@@ -93,17 +93,11 @@ const DEPTH = (has: number, wants: number): string =>
     ? `not shallow enough: as ${fWords(has, 1)} on 36×24, ${fWords(wants, 1)} is wanted`
     : `not deep enough: as ${fWords(has, 1)} on 36×24, ${fWords(wants, 1)} is wanted`;
 
-function cornersFail(has: number | null, words: string | undefined): string {
-  if (words === 'untold')
-    return `a guess: nobody told what it hangs on, and one in ${short(1 / (has ?? 1), 0)} is otherwise`;
-  const how =
-    words === 'toss'
-      ? 'a coin’s toss at the corners: Clear or not'
-      : 'corners dark at every setting';
-  return has === null
+/** How the corners fail, and what scale-up would do about it. */
+const cornersFail = (how: string, scale: number | null): string =>
+  scale === null
     ? `${how}, and no scale-up mends it`
-    : `${how}; ${scaleUpWords(has)} of scale-up would make sure`;
-}
+    : `${how}; ${scaleUpWords(scale)} of scale-up would make sure`;
 
 const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string>> = {
   fit: ({ words = '' }) => words.replace(/\.$/, ''),
@@ -123,7 +117,10 @@ const FAIL_WORDS: Readonly<Record<Fail['code'], (fail: Fail, job: Job) => string
   light: ({ has, wants }) =>
     `${stopsBetween(has ?? 1, wants ?? 1)} too slow: ${tWords(has ?? 0, 1)} at best, T${short(wants ?? 0, 1)} is wanted`,
   depth: ({ has, wants }) => DEPTH(has ?? 0, wants ?? 0),
-  corners: ({ has, words }) => cornersFail(has, words),
+  corners: ({ has }) => cornersFail('corners dark at every setting', has),
+  toss: ({ has }) => cornersFail('a coin’s toss at the corners: Clear or not', has),
+  untold: ({ has }) =>
+    `a guess: nobody told what it hangs on, and one in ${short(1 / (has ?? 1), 0)} is otherwise`,
   risk: ({ has, wants }) =>
     `risk ${riskWords(has ?? 1)} that a corner is not Clear; ${riskWords(wants ?? 0)} will do`,
   range: ({ has }) =>
@@ -149,14 +146,9 @@ const WAYS_OUT: Readonly<Record<Fail['code'], (fail: Fail) => string | null>> = 
   view: ({ has, wants }) => `take ${focal(has ?? 0)} mm for ${focal(wants ?? 0)}`,
   light: ({ has }) => `take T${fixed(has ?? 0, 1)}`,
   depth: ({ has }) => `take the depth of ${fWords(has ?? 0, 1)} on 36×24`,
-  corners: ({ has, words }) =>
-    words === 'untold'
-      ? 'say in the Kit what it is'
-      : words === 'toss'
-        ? 'shoot a test frame'
-        : has === null
-          ? null
-          : `allow ${scaleUpWords(has)} of scale-up`,
+  corners: ({ has }) => (has === null ? null : `allow ${scaleUpWords(has)} of scale-up`),
+  toss: () => 'shoot a test frame',
+  untold: () => 'say in the Kit what it is',
   risk: () => 'shoot a test frame',
   range: () => 'take it for part of the views',
   mass: ({ has, wants }) => `carry ${whole(over(has, wants))} g more`,

@@ -1,5 +1,5 @@
 /** Depth of field on three bases: what each compares, and the sentence that settles the usual quarrel. */
-import { type DepthBasis, diagonalMm, engravedAs } from '../optics';
+import { type DepthBasis, diagonalMm, engravedWords } from '../optics';
 import { fWords, fixed, metres } from '../words';
 import type { ConverterColumn } from './columns';
 
@@ -27,7 +27,7 @@ export function basisWords({ report, rig }: ConverterColumn, basis: DepthBasis):
       const diagonal = diagonalMm(report.frame.delivered) / m;
       return {
         title: `Against the bare lens on a ${wider ? 'larger' : 'smaller'} format`,
-        sentence: `A format of ${fixed(diagonal, 1)} mm diagonal with the bare ${fixed(rig.settings.focalMm, 0)} mm at f/${engravedAs(rig.settings.fNumber)}, from the same place, makes the same picture with the same depth: the stop ${wider ? 'gained buys exposure, not a shallower picture than that camera makes' : 'lost buys no deeper picture than that camera makes'}.`,
+        sentence: `A format of ${fixed(diagonal, 1)} mm diagonal with the bare ${fixed(rig.settings.focalMm, 0)} mm at ${engravedWords(rig.settings.fNumber)}, from the same place, makes the same picture with the same depth: the stop ${wider ? 'gained buys exposure, not a shallower picture than that camera makes' : 'lost buys no deeper picture than that camera makes'}.`,
       };
     }
   }

@@ -1,5 +1,5 @@
 /** What to do where sharpness is lost, for the rig in hand. All of it common practice, no source. */
-import { ELECTRONIC_SHUTTER, stopsBetweenFNumbers, engravedAs } from '../optics';
+import { ELECTRONIC_SHUTTER, stopsBetweenFNumbers, engravedWords } from '../optics';
 import { openFNumberAt } from '../kit/records';
 import { fWords, metres, shutterWords } from '../words';
 import type { ConverterColumn } from './columns';
@@ -63,7 +63,7 @@ const RULES: readonly Rule[] = [
   {
     id: 'stop down',
     words: ({ rig }) =>
-      `One stop down, f/${engravedAs(rig.settings.fNumber * Math.SQRT2)} on the lens, is where most lenses gain behind glass.`,
+      `One stop down, ${engravedWords(rig.settings.fNumber * Math.SQRT2)} on the lens, is where most lenses gain behind glass.`,
     holds: ({ rig, kind }) =>
       kind === 'converter' &&
       stopsBetweenFNumbers(rig.settings.fNumber, openFNumberAt(rig.lens, rig.settings.focalMm)) <

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Halo } from '../halo';
-import { betterVerdict, coverage, isClearAt, judge, VERDICT_KINDS } from './coverage';
+import { betterVerdict, coverage, judge, spareStopsAt, VERDICT_KINDS } from './coverage';
 import { circleCoverage, NO_TRAVEL } from './geometry';
 
 const FULL = { widthMm: 36, heightMm: 24 };
@@ -92,7 +92,7 @@ describe('coverage', () => {
   });
 });
 
-describe('the quick question and the whole answer', () => {
+describe('what is spare and the verdict', () => {
   it('agree on what is Clear, whatever halo, travel and limit', () => {
     fc.assert(
       fc.property(
@@ -103,17 +103,17 @@ describe('the quick question and the whole answer', () => {
         (R, w, limit, t) => {
           const travel = { xMm: 0, yMm: 0, discMm: t };
           const isClear = judge(halo(R, w, 60), FULL, travel, limit).kind === 'Clear';
-          expect(isClearAt(halo(R, w, 60), FULL, travel, limit)).toBe(isClear);
+          expect(spareStopsAt(halo(R, w, 60), FULL, travel, limit) >= 0).toBe(isClear);
         },
       ),
     );
   });
 
   it('a hard edge is never Clear, however lenient, and a soft dark one is not Clear for the strict', () => {
-    expect(isClearAt(halo(20.5, 0.5), FULL, NO_TRAVEL, 12)).toBe(false);
-    expect(isClearAt(halo(20, 8), FULL, NO_TRAVEL, 0.5)).toBe(false);
-    expect(isClearAt(halo(20, 8), FULL, NO_TRAVEL, 2)).toBe(true);
-    expect(isClearAt(halo(30, 2), FULL, NO_TRAVEL, 0.5)).toBe(true);
+    expect(judge(halo(20.5, 0.5), FULL, NO_TRAVEL, 12).kind).not.toBe('Clear');
+    expect(judge(halo(20, 8), FULL, NO_TRAVEL, 0.5).kind).not.toBe('Clear');
+    expect(judge(halo(20, 8), FULL, NO_TRAVEL, 2).kind).toBe('Clear');
+    expect(judge(halo(30, 2), FULL, NO_TRAVEL, 0.5).kind).toBe('Clear');
   });
 
   it('no light at all is no number and a hard edge', () => {

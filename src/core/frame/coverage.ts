@@ -101,17 +101,6 @@ export const judge = (halo: Halo, frame: FrameSize, travel: Travel, limitStops: 
     keyholeRadiusMm(frame, halo.centre),
   );
 
-/** Whether the verdict is Clear; quicker than the verdict where it is not. */
-export function isClearAt(
-  halo: Halo,
-  frame: FrameSize,
-  travel: Travel,
-  limitStops: number,
-): boolean {
-  const { transmission, light } = lightAt(halo, worstCornerRadius(frame, halo.centre, travel));
-  return transmission >= HARD_TRANSMISSION && light >= 2 ** -limitStops;
-}
-
 /** The least spare light that is returned, stops: below it the corner is black. */
 const FAR_BELOW = -20;
 

@@ -7,7 +7,6 @@ export {
   type Coverage,
   isSurelyClear,
   bothOf,
-  isClearAt,
   judge,
   judgeAt,
   keyholeRadiusMm,

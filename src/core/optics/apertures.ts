@@ -86,6 +86,9 @@ export function engravedAs(n: number): string {
   return (isOnMark ? marks[0] : undefined) ?? String(Number(n.toFixed(2)));
 }
 
+/** The same as it is said: "f/2.8". */
+export const engravedWords = (n: number): string => `f/${engravedAs(n)}`;
+
 /** How a camera that works in third stops prints f-number `n`; more than one where cameras differ. */
 export const printsAs = (n: number): string[] =>
   nearestMarked(n, 'third').marks.map((m) => `f/${m}`);

@@ -6,6 +6,7 @@ export {
   MARK_SLACK,
   marksBetween,
   engravedAs,
+  engravedWords,
   nearestMarked,
   printedNames,
   printsAs,

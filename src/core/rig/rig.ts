@@ -86,8 +86,9 @@ export function fitSettings(
   const fNumber = isOpen ? open : Math.min(settings.fNumber, Math.max(open, lens.closedFNumber));
   const focusM = settings.focusM === null ? null : Math.max(settings.focusM, lens.closestFocusM);
   const cropId = mode.crops.some((c) => c.id === settings.cropId) ? settings.cropId : null;
-  const zooms = digitalZoomsFor(body, mode, { lens, parts });
-  const digitalZoom = zooms.includes(settings.digitalZoom) ? settings.digitalZoom : 1;
+  const asked = settings.digitalZoom;
+  const isGiven = asked !== 1 && digitalZoomsFor(body, mode, { lens, parts }).includes(asked);
+  const digitalZoom = isGiven ? asked : 1;
   const unchanged =
     focalMm === settings.focalMm &&
     fNumber === settings.fNumber &&

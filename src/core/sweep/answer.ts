@@ -2,7 +2,7 @@
 import { ASPECTS } from '../frame';
 import type { RigSettings } from '../kit/records';
 import { logWidth, towards } from '../maths';
-import { engravedAs } from '../optics';
+import { engravedWords } from '../optics';
 import { turned, type Rig } from '../rig';
 import { marginOf, spareOf } from '../rig/judged';
 import { apertureSteps, askedOf, type SweepStep } from './axes';
@@ -42,8 +42,8 @@ export function apertureInUse({ settings }: Rig): SweepStep {
   const { fNumber } = settings;
   return {
     axis: 'aperture',
-    label: `f/${engravedAs(fNumber)}`,
-    mark: `f/${engravedAs(fNumber)}`,
+    label: engravedWords(fNumber),
+    mark: engravedWords(fNumber),
     value: fNumber,
     asked: { settings: { fNumber } },
   };

@@ -1,7 +1,7 @@
 /** What a sweep says, in words. */
 import { verdictWords } from '../frame';
 import { isZoom, type Lens } from '../kit/records';
-import { engravedAs } from '../optics';
+import { engravedWords } from '../optics';
 import { towards, type Window } from '../maths';
 import { mm, scaleUpWords, short } from '../words';
 import type { Spot, SweepAnswer } from './answer';
@@ -104,7 +104,7 @@ export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
 
 /** A setting as it is dialled: "24 mm at f/2". */
 export const spotWords = ({ focalMm, fNumber }: Pick<Spot, 'focalMm' | 'fNumber'>): string =>
-  `${focal(focalMm)} mm at f/${engravedAs(fNumber)}`;
+  `${focal(focalMm)} mm at ${engravedWords(fNumber)}`;
 
 /** What it leaves: "0.9 mm to spare". */
 export const spareWords = ({ marginMm }: Spot): string => `${mm(Math.max(0, marginMm))} to spare`;

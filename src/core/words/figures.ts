@@ -21,6 +21,10 @@ export function signed(value: number, digits: number): string {
 
 export const mm = (value: number, digits = 1): string => `${fixed(value, digits)} mm`;
 
+/** Diameter of a circle of some radius, beside one that has its unit: "43.3". */
+export const diameterFigure = (radiusMm: number, digits: number): string =>
+  fixed(radiusMm * 2, digits);
+
 /** Diameter of a circle of some radius: "⌀ 43.3 mm". */
 export const diameterMm = (radiusMm: number, digits = 1): string => `⌀ ${mm(radiusMm * 2, digits)}`;
 

@@ -14,6 +14,7 @@ export {
   inFocusWords,
   travelWords,
   counted,
+  diameterFigure,
   diameterMm,
   fixed,
   fWords,

@@ -11,7 +11,7 @@ import type { OpenedPicture } from '@/workers/correction.worker';
 import { Acts } from './acts';
 import { costWords } from './LiftView';
 import type { Lift } from './useLift';
-import { engravedAs } from '@/core/optics';
+import { engravedWords } from '@/core/optics';
 
 const VIEWS = [
   { id: 'recorded', label: 'all that is recorded' },
@@ -34,7 +34,7 @@ function settingsDoubt(rig: Rig, { settings }: OpenedPicture): string | null {
     settings.fNumber !== null &&
       isApart(settings.fNumber, fNumber) &&
       isApart(settings.fNumber, through.fNumber) &&
-      `f/${engravedAs(settings.fNumber)}`,
+      engravedWords(settings.fNumber),
   ].filter((word) => word !== false);
   return told.length === 0
     ? null

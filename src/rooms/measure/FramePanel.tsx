@@ -108,8 +108,11 @@ function Keeping(props: Omit<FramePanelProps, 'judgement' | 'onAsked'>) {
     );
   if (isLogged(frame, logged)) return <Quiet>It is in the log. Undo takes it out again.</Quiet>;
   // A wrong camera makes every figure wrong: it is asked before anything is kept.
-  const doubted = together.filter((f) => doubtsOf(f, session).length > 0);
-  const doubts = [...new Set(doubted.flatMap((f) => doubtsOf(f, session)))];
+  const said = together
+    .map((f) => ({ f, doubts: doubtsOf(f, session) }))
+    .filter(({ doubts: of }) => of.length > 0);
+  const doubted = said.map(({ f }) => f);
+  const doubts = [...new Set(said.flatMap(({ doubts: of }) => of))];
   if (doubts.length > 0)
     return (
       <Acts role="alert">

@@ -6,7 +6,7 @@ import { FlagField } from '@/ui/form/FlagField';
 import { isLogged, settingOf, type Frame } from './frames';
 import type { Session } from './session';
 import type { Practice } from './usePractice';
-import { fixed, diameterMm } from '@/core/words';
+import { diameterMm, diameterFigure } from '@/core/words';
 
 const Steps = styled.ol`
   margin: 10px 0 4px;
@@ -50,7 +50,7 @@ function comparison(frame: Frame, session: Session, practice: Practice): string 
   const hidden = practice.hidden?.find((h) => h.fNumber === fNumber)?.halfLightMm;
   if (!found || !hidden || fNumber === undefined) return null;
   const inside = found.low <= hidden && hidden <= found.high;
-  return `f/${fNumber}: hidden ${diameterMm(hidden, 2)}, found ${fixed(2 * found.value, 2)}, ${inside ? 'inside its interval' : 'outside its interval'}.`;
+  return `f/${fNumber}: hidden ${diameterMm(hidden, 2)}, found ${diameterFigure(found.value, 2)}, ${inside ? 'inside its interval' : 'outside its interval'}.`;
 }
 
 interface GuideProps {

@@ -9,7 +9,7 @@ import { Choice } from '@/ui/controls/Choice';
 import { Grid, type GridColumn, type GridSort } from '@/ui/grid/Grid';
 import { sortedBy, type SortedColumn } from '@/ui/grid/sorted';
 import { PHONE } from '@/ui/theme/type';
-import { fixed } from '@/core/words';
+import { diameterFigure } from '@/core/words';
 import { offWords } from './figures';
 
 const Place = styled.section`
@@ -51,7 +51,7 @@ interface LogProps {
 
 /** A circle by its diameter in mm, as the log's columns show it. */
 const across = (radiusMm: number | null): string =>
-  radiusMm === null ? '' : fixed(2 * radiusMm, 2);
+  radiusMm === null ? '' : diameterFigure(radiusMm, 2);
 
 const halfOf = ({ halfLightMm, lowerBoundMm }: Measurement): string =>
   halfLightMm

@@ -6,7 +6,7 @@ import type { FrameMeasure } from '@/core/measure';
 import type { Why } from '@/core/rig/readings';
 import { type Frame, predictedHalfLight, settingOf } from './frames';
 import type { Session } from './session';
-import { fixed, mm, percent, darknessWords, diameterMm } from '@/core/words';
+import { fixed, mm, percent, darknessWords, diameterMm, diameterFigure } from '@/core/words';
 
 export type FrameReading =
   | 'half'
@@ -86,7 +86,7 @@ export function figureRows(frame: Frame, session: Session, judgement: Judgement)
           reading: 'half',
           name: 'Half light at',
           figure: inFrame(half.value),
-          note: `${fixed(2 * half.low, 2)} to ${fixed(2 * half.high, 2)}`,
+          note: `${diameterFigure(half.low, 2)} to ${diameterFigure(half.high, 2)}`,
         }
       : {
           reading: 'bound',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoRig, turned } from '../../../../tests/support/demo';
 import { waysOut } from '../search';
-import { isClearAt, NO_TRAVEL } from '../../frame';
+import { judge, NO_TRAVEL } from '../../frame';
 import { randomOf } from '../../maths';
 import type { Halo, HaloUnsure } from '../../halo';
 import { evaluate } from '../report';
@@ -134,7 +134,7 @@ describe('the arithmetic of risk', () => {
           })),
           exitPupilMm: drawn.exitPupilMm! / Math.sqrt(falloff),
         };
-        if (!isClearAt(there, FULL, NO_TRAVEL, limit)) worse += 1;
+        if (judge(there, FULL, NO_TRAVEL, limit).kind !== 'Clear') worse += 1;
       }
       return Math.abs(told - worse / draws);
     });

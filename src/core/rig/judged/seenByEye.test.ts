@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import { EDGE_SIGMA, usualEdge } from '../../halo/priors';
-import { radiusAtTransmission } from '../../halo/radii';
+import { EDGE_SIGMA, radiusAtTransmission, usualEdge } from '../../halo';
 import { modeOf, type HaloSample, type Lens } from '../../kit/records';
 import { randomOf } from '../../maths';
 import { situationOf, turned, type Rig } from '../../rig';

@@ -1,7 +1,7 @@
 /** Ways out by turning one ring. */
 import { isZoom, openFNumberAt, type RigSettings } from '../../../kit/records';
 import { towards, whereBeginning } from '../../../maths';
-import { engravedAs, marksBetween } from '../../../optics';
+import { engravedWords, marksBetween } from '../../../optics';
 import { fixed, mm } from '../../../words';
 import { turned, type Rig } from '../../../rig';
 import { isClear } from '../../judged';
@@ -56,8 +56,8 @@ function ringsOf({ lens, settings }: Rig): LogRing[] {
       },
       words: (v, way) =>
         way > 0
-          ? `Stop down to f/${engravedAs(v)} or more`
-          : `Open up to f/${engravedAs(v)} or wider`,
+          ? `Stop down to ${engravedWords(v)} or more`
+          : `Open up to ${engravedWords(v)} or wider`,
     },
     {
       kind: 'focus',
