@@ -65,7 +65,10 @@ describe('search and filters', () => {
   it('a mount shows its lenses, bodies, and parts on either side', () => {
     const filter = { ...NO_FILTER, mountIds: ['slr-46.5'] };
     expect(filtered('lenses', tideMill.lenses, filter, words).map((l) => l.id)).toEqual(['w35']);
-    expect(filtered('parts', tideMill.parts, filter, words).map((p) => p.id)).toEqual(['p46-18', 'p46-18-worn']);
+    expect(filtered('parts', tideMill.parts, filter, words).map((p) => p.id)).toEqual([
+      'p46-18',
+      'p46-18-worn',
+    ]);
   });
 
   it('never shows what does not pass, whatever is typed', () => {
