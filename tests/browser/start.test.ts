@@ -121,6 +121,45 @@ describe('an empty program', () => {
     );
   });
 
+  it('takes a thickness that stands on the part, and what a camera shows at the counter', async () => {
+    await start.answer('Sensor, mm', 'full frame, 36×24');
+    await start.answer(CAMERA_MOUNT, 'Mirrorless bayonet 18.00');
+    await start.write('What stands on it', '80mm f/2.8');
+    await start.answer('Made for, mm', '6×4.5');
+    await start.answer(LENS_MOUNT, 'Medium-format bayonet 63.30');
+    await start.answer('Between lens and camera', 'Focal reducer ×0.71');
+    await start.write('Thickness, flange to flange estimated', `34.5${Key.ENTER}`);
+    await start.expectSoon(
+      async () => (await start.find('main')).getText(),
+      (words) => words.includes('34.50 mm thick'),
+      'the thickness was not taken',
+    );
+    await start.answer('Between lens and camera', 'Plain adapter');
+    await start.go();
+    const known = async () => (await start.find('[aria-label="Readings"]')).getText();
+    expect(await known()).toContain('estimated');
+    await start.unfold('The picture');
+    await start.press('Say what a camera shows you…');
+    await start.press('just clear');
+    const notice = await start.saying(
+      '80mm f/2.8 has a sample seen by eye. Test frames say more; undo takes it out again.',
+      'p',
+    );
+    // Where one reads and presses it covers nothing that is written.
+    const isAlone = await start.driver.executeScript<boolean>(
+      `const box = arguments[0].getBoundingClientRect();
+       return [...document.querySelectorAll('[aria-label="Readings"] *, [aria-label^="Light path"] *')].every((e) => {
+         const b = e.getBoundingClientRect();
+         return b.right <= box.left || b.left >= box.right || b.bottom <= box.top || b.top >= box.bottom || b.width === 0;
+       });`,
+      notice,
+    );
+    expect(isAlone).toBe(true);
+    await start.expectSoon(known, (words) => words.includes('seen'), 'nothing was learnt of it');
+    await start.press('Undo: Say what a camera shows');
+    await start.expectSoon(known, (words) => words.includes('estimated'), 'it was not taken back');
+  });
+
   it('is worked by keyboard alone', async () => {
     await start.find('[role="radiogroup"]');
     const focused = () =>

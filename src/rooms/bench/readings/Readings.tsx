@@ -207,7 +207,6 @@ export function Readings({ rig, report, onJudge, known, seen, ways }: ReadingsPr
       <VerdictBlock report={report} ask={ask} />
       <Fold title="Does it cover">
         <Rows group={cover} ask={ask} />
-        {seen}
       </Fold>
       {ways(startsBad)}
       {others.map((group) => (
@@ -219,6 +218,7 @@ export function Readings({ rig, report, onJudge, known, seen, ways }: ReadingsPr
         >
           <Rows group={group} ask={ask} />
           {group.id === 'picture' && known}
+          {group.id === 'picture' && seen}
           {group.id === 'become' && <BasisChoice judgement={rig.judgement} onJudge={onJudge} />}
         </Fold>
       ))}
