@@ -35,7 +35,7 @@ const WHOLE: Crop = { cropId: null, digitalZoom: 1 };
 
 /** The digital zooms that come into question: what the body gives this lens, and where it has to focus by itself none that cannot. */
 function zoomsOf({ pair: { lens, chain }, body, mode }: Combination, job: Job): Set<number> {
-  if (job.autofocus && body.digitalZoomFocus === 'lost') return new Set([1]);
+  if (job.autofocus && driveInZoom(body)?.state === 'by hand') return new Set([1]);
   return new Set([1, ...digitalZoomsFor(body, mode, { lens, parts: chain.parts })]);
 }
 
@@ -180,7 +180,7 @@ function zoomUnknowns(
   already: readonly Unknown[],
 ): Unknown[] {
   const isFocusUnsure =
-    job.autofocus && !already.includes('autofocus') && driveInZoom(body, 2) !== null;
+    job.autofocus && !already.includes('autofocus') && driveInZoom(body) !== null;
   const isZoomUnsure = givesDigitalZoom(body, { lens, parts: chain.parts }) === null;
   return [
     ...(isFocusUnsure ? (['autofocus'] as const) : []),
@@ -286,7 +286,7 @@ export function candidateOf(combination: Combination, job: Job, kit: Kit): Candi
   const unknowns: Unknown[] = [];
   const already = standingFails(standing, body, job, unknowns);
   already.push(...modeFails(mode, job, unknowns));
-  already.push(...autofocusFails(standing, pair, body, job, unknowns));
+  already.push(...autofocusFails(combination, job, unknowns));
   if (job.slowestTStop !== null && pair.light === 'T at best') unknowns.push('light');
   if (isHopeless(already)) return nothingServed(combination, FAILED_FRAME, already, unknowns);
   let best: Candidate | null = null;

@@ -2,6 +2,7 @@
 import { type Body, type Mode, AVAILABILITY, type Job, openFNumberAt } from '../kit/records';
 import type { Window } from '../maths';
 import { isAsOpenAs, MARK_SLACK } from '../optics';
+import { focusDriveOf } from '../rig';
 import { fNumberBehind } from '../rig/train';
 import type { Fail, Unknown } from './candidate';
 import type { Pair, Standing, Sum } from './pairs';
@@ -68,14 +69,14 @@ export function modeFails(mode: Mode, job: Job, unknowns: Unknown[]): Fail[] {
     : [];
 }
 
+/** What autofocus fails by, without digital zoom. */
 export function autofocusFails(
-  { drive }: Standing,
-  { lens, train }: Pair,
-  body: Body,
+  { pair: { lens, chain, train }, body, mode }: { pair: Pair; body: Body; mode: Mode },
   job: Job,
   unknowns: Unknown[],
 ): Fail[] {
   if (!job.autofocus) return [];
+  const drive = focusDriveOf({ lens, parts: chain.parts, body, mode }, 1);
   if (drive.state === 'by hand') return [fail('autofocus', null, null, Infinity, drive.why)];
   if (drive.state === 'not known' || body.autofocusLimitFNumber === null) {
     unknowns.push('autofocus');

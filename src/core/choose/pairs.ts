@@ -14,8 +14,6 @@ import {
 } from '../kit/records';
 import {
   areMountsTold,
-  focusDriveOf,
-  type FocusDrive,
   fitProblem,
   isStrikeUnknown,
   registerFit,
@@ -35,8 +33,6 @@ export interface Kit {
   lenses: readonly Lens[];
   mounts: Rig['mounts'];
   judgement: Judgement;
-  /** What the job's modes are for. */
-  use: Job['use'];
   chains: (lens: Lens, body: Body) => readonly Chain[];
 }
 
@@ -82,7 +78,6 @@ export function openKit(workspace: Workspace, job: Job): Kit {
     lenses: taken(workspace.lenses).filter((lens) => !isPracticeLens(lens)),
     mounts,
     judgement: judgementFor(workspace.judgement, job),
-    use: job.use,
     chains: (lens, body) => {
       const tab = lens.mountTab ? body.takesTab : null;
       const key = JSON.stringify([lens.mountId, body.mountId, tab]);
@@ -143,8 +138,6 @@ export interface Standing {
   /** What stands before all coverage, and a sentence about it; null where it goes together. */
   trouble: string | null;
   isGlassUnknown: boolean;
-  /** What drives its focus, without digital zoom. */
-  drive: FocusDrive;
   areMountsTold: boolean;
   burden: Burden;
 }
@@ -218,7 +211,6 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
   return {
     trouble: fitProblem(fit)?.sentence ?? null,
     isGlassUnknown: isStrikeUnknown(rig, fit),
-    drive: focusDriveOf({ lens: pair.lens, parts: pair.chain.parts, body, mode: kit }, 1),
     areMountsTold: areMountsTold(rig),
     burden: burdenedBy(pair.burden, body),
   };

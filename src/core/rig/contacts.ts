@@ -77,12 +77,11 @@ function throughContacts(carrying: Carrying): FocusDrive | null {
   };
 }
 
-/** What the body's digital zoom leaves of the drive; null where it is not in use or takes nothing. */
+/** What the body's digital zoom leaves of the drive where it is in use; null where it takes nothing. */
 export function driveInZoom(
   body: Pick<Body, 'name' | 'maker' | 'digitalZoomFocus'>,
-  digitalZoom: number,
 ): FocusDrive | null {
-  if (digitalZoom === 1 || body.digitalZoomFocus === 'works') return null;
+  if (body.digitalZoomFocus === 'works') return null;
   return body.digitalZoomFocus === 'lost'
     ? { state: 'by hand', why: `${fullName(body)} has no autofocus in its digital zoom` }
     : {
@@ -103,7 +102,7 @@ export function focusDriveOf(
   const single = between.find((p) => p.autofocus === 'single shots');
   if (single && mode.use === 'video')
     return { state: 'by hand', why: `${fullName(single)} focuses for single shots alone` };
-  const zoomed = driveInZoom(body, digitalZoom);
+  const zoomed = digitalZoom === 1 ? null : driveInZoom(body);
   if (zoomed) return zoomed;
   if (single) return { state: 'drives', why: `${fullName(single)} focuses for single shots alone` };
   const slower = between.find((p) => p.autofocus === 'slower');

@@ -1,6 +1,6 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
 import { newId } from '@/core/kit';
-import { isEdgeUnseen, type HaloSample, type Measurement } from '@/core/kit/records';
+import { behindWords, isEdgeUnseen, type HaloSample, type Measurement } from '@/core/kit/records';
 import { db } from '@/store/database/instance';
 import { commit, edited, type Write } from '@/store/changes/journal';
 import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';
@@ -24,8 +24,7 @@ async function keepGrids(pairs: readonly (readonly [Frame, Measurement])[]): Pro
 /** Where a sample comes from. */
 function sourceWords(frames: number, { body, mode, parts }: Session): string {
   const taken = frames === 1 ? 'one frame' : `${frames} frames`;
-  const behind = parts.length > 0 ? `, behind ${parts.map((p) => p.name).join(', ')}` : '';
-  return `${taken} on ${body.name}, ${mode.name}${behind}`.slice(0, 400);
+  return `${taken} on ${body.name}, ${mode.name}${behindWords(parts)}`.slice(0, 400);
 }
 
 /** What the lens knows now that it did not before. */

@@ -63,19 +63,15 @@ const notes = (of: AsksText<'note' | 'licence'>): FieldGroup => ({
   fields: [of.text('note', 'Note', true), of.text('licence', 'Licence of the data')],
 });
 
-const contacts = (of: AsksContacts): FieldGroup => ({
+const contacts = (of: AsksContacts, ...more: readonly ScalarField[]): FieldGroup => ({
   title: 'Contacts carry',
   fields: [
     of.flag('electronics.focus', 'Focus'),
     of.flag('electronics.aperture', 'Aperture'),
     of.flag('electronics.metadata', 'Metadata'),
     of.flag('electronics.stabiliser', 'Stabiliser'),
+    ...more,
   ],
-});
-
-const withMore = (group: FieldGroup, ...fields: readonly ScalarField[]): FieldGroup => ({
-  ...group,
-  fields: [...group.fields, ...fields],
 });
 
 const GLASS = [
@@ -251,7 +247,7 @@ const PARTS: readonly FieldGroup[] = [
       ...carried(part),
     ],
   },
-  withMore(contacts(part), part.choice('autofocus', 'Autofocus through it')),
+  contacts(part, part.choice('autofocus', 'Autofocus through it')),
   { title: 'Notes', fields: [part.text('note', 'Note', true)] },
 ];
 

@@ -90,6 +90,7 @@ export { type Marking, markingExample, markingIn, markingSchema } from './markin
 export { type Measurement, measurementExample, measurementOf } from './measurement';
 export { type Mount, mountExample, mountOf, mountSchema } from './mount';
 export {
+  behindWords,
   isFront,
   magnifies,
   type OwnRim,

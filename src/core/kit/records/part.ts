@@ -122,6 +122,10 @@ export const partExample: Part = partOf({
   note: '',
 });
 
+/** What a lens was seen through, as the source of a sample says it: ", behind reducer ×0.71"; empty where it stood alone. */
+export const behindWords = (parts: readonly Pick<Part, 'name'>[]): string =>
+  parts.length > 0 ? `, behind ${parts.map((p) => p.name).join(', ')}` : '';
+
 /** Whether a part stands in front of the lens. */
 export const isFront = (part: Part): boolean => part.kind === 'front converter';
 

@@ -5,6 +5,7 @@
 import { judge, NO_TRAVEL } from '../../frame';
 import { lensAt, priorFor, SOFTNESS_SIGMA } from '../../halo';
 import {
+  behindWords,
   haloSampleOf,
   isFormatUntold,
   isZoom,
@@ -123,7 +124,6 @@ export function seenSample(rig: Rig, { look, id, date }: SeenByEye): Result<Halo
       'That tells nothing of the lens: as it is set here, something else cuts the corners, or nothing could.',
     );
   const mark = isZoom(rig.lens) ? MARK_SIGMA * edge : 0;
-  const between = rig.parts.length > 0 ? `, behind ${rig.parts.map((p) => p.name).join(', ')}` : '';
   const sigma = Math.hypot((high - low) / AGREED_SIGMAS, (softer - harder) / 2, mark);
   const known = weighed(still, { value: edge, sigma });
   return ok({
@@ -134,10 +134,11 @@ export function seenSample(rig: Rig, { look, id, date }: SeenByEye): Result<Halo
       kind: 'seen',
       date,
       frames: 0,
-      source: `corners ${look} by eye on ${fullName(rig.body)}, ${rig.mode.name}${between}`.slice(
-        0,
-        400,
-      ),
+      source:
+        `corners ${look} by eye on ${fullName(rig.body)}, ${rig.mode.name}${behindWords(rig.parts)}`.slice(
+          0,
+          400,
+        ),
     },
   });
 }

@@ -47,9 +47,10 @@ const size = (f: { widthMm: number; heightMm: number }): string => sizeMm(f, 2);
  */
 export function evidenceSentence(report: Report, today = ''): string {
   const { kind, edgeSigmaMm, frames, date, doubts } = report.halo.evidence;
+  const dated = date ? ` on ${date}${ageWords(date, today)}` : '';
   const known = {
-    measured: `Measured${date ? ` on ${date}${ageWords(date, today)}` : ''}${frames > 0 ? ` from ${counted(frames, 'frame')}` : ''}`,
-    seen: `Seen by eye${date ? ` on ${date}${ageWords(date, today)}` : ''}`,
+    measured: `Measured${dated}${frames > 0 ? ` from ${counted(frames, 'frame')}` : ''}`,
+    seen: `Seen by eye${dated}`,
     published: 'From a published figure',
     estimated: 'An estimate',
   }[kind];

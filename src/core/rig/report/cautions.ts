@@ -106,11 +106,13 @@ const RULES: readonly Rule[] = [
     holds: (rig) => {
       const taker = takerOf(rig);
       if (keptOffBy(rig.lens, taker) !== null) return null;
-      const at = rig.parts.findIndex((p) => !isFront(p));
-      return {
-        at: at < 0 ? 'body' : at,
-        why: `${fullName(rig.lens)} has one; whether ${fullName(taker)} takes it is not known.`,
-      };
+      const why = `${fullName(rig.lens)} has one; whether ${fullName(taker)} takes it is not known.`;
+      const behind = atPart(
+        rig,
+        (p) => !isFront(p),
+        () => why,
+      );
+      return behind ?? { at: 'body', why };
     },
   },
   {

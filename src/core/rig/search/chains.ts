@@ -1,7 +1,7 @@
 /** Every chain of parts that joins a lens to a body. */
 import { type Body, type Lens, type Mount, isFront, magnifies, type Part } from '../../kit/records';
 import { canBePlain, plainThicknessMm } from '../../optics';
-import { keptOffBy } from '../../rig';
+import { keptOffBy, takerOf } from '../../rig';
 import { trainFactor } from '../train';
 
 export interface Chain {
@@ -45,7 +45,7 @@ export function findChains(
   }
   const chains: Chain[] = [];
   const follow = (mountId: string, chain: readonly Part[]) => {
-    if (mountId === body.mountId && !keptOffBy(lens, chain[0] ?? body)) {
+    if (mountId === body.mountId && !keptOffBy(lens, takerOf({ parts: chain, body }))) {
       const carrying = chain.filter(carriesAll).length;
       chains.push({ parts: chain, factor: trainFactor(chain), carrying });
     }
