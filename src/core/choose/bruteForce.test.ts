@@ -194,6 +194,33 @@ describe('what is chosen', () => {
     );
   });
 
+  it('begins where nothing wider is served with scale-up', () => {
+    const scaled = fc.tuple(jobs, mm(1.02, 1.25)).map(([job, postScale]) => ({ ...job, postScale }));
+    const ofRange = zooms.filter((lens) => lens.focalMaxMm > lens.focalMinMm);
+    fc.assert(
+      fc.property(ofRange, scaled, (lens, job) => {
+        const workspace = kit({ lenses: [lens], parts: [plain], bodies: [body] });
+        for (const candidate of all(workspace, job)) {
+          const { viewOf, isServed } = byBruteForce(candidate, job, workspace);
+          const wider = candidate.views
+            .map(({ from }) => from / 1.002)
+            .filter((view) => view > job.viewFromMm)
+            .filter((view) => !candidate.views.some((w) => w.from <= view && view <= w.to));
+          for (let k = 0; k <= 80; k += 1) {
+            const focalMm = lens.focalMinMm * (lens.focalMaxMm / lens.focalMinMm) ** (k / 80);
+            for (const view of wider) {
+              const scale = view / viewOf(focalMm);
+              if (scale < 1 || scale > job.postScale) continue;
+              const told = `${view} at ${focalMm}: ${JSON.stringify(candidate)}`;
+              expect(isServed(focalMm, scale), told).toBe(false);
+            }
+          }
+        }
+      }),
+      { numRuns: runs(100), endOnFailure: true },
+    );
+  });
+
   it('is Clear on the Bench as it is handed over', () => {
     fc.assert(
       fc.property(zooms, jobs, (lens, job) => {

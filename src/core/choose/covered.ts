@@ -140,23 +140,43 @@ const sureScale = (reach: Reach, wanted: Wanted, x: number, expected: number, mo
     most,
   );
 
-/** The widest view of a stretch, as log f and the scale-up it takes. */
-function widestOf(reach: Reach, wanted: Wanted, stretch: Window): { view: number; scale: number } {
-  const span = { from: Math.exp(stretch.from), to: Math.exp(stretch.to) };
-  const spots = spotsWithin(reach, span);
-  const scale = (spot: Spot) =>
-    Math.min(wanted.mostScale, scaleAt(reach, wanted, spot) ?? wanted.mostScale);
-  const viewOf = (spot: Spot) => spot.x + Math.log(scale(spot));
-  const views = spots.map(viewOf);
-  const least = views.reduce((best, v, i) => (v < (views[best] ?? Infinity) ? i : best), 0);
-  const [low, high] = [spots[least - 1], spots[least + 1]];
-  let at: Spot = spots[least] ?? { x: stretch.from, place: null };
-  if (low && high) {
-    const x = peakBetween((u) => -viewOf({ x: u, place: null }), low.x, high.x);
-    if (viewOf({ x, place: null }) < viewOf(at)) at = { x, place: null };
+/** A view, as log f of what it is as wide as, and the scale-up it takes. */
+interface ViewTaken {
+  view: number;
+  scale: number;
+}
+
+/**
+ * The widest view of a stretch. Where it is expected is not where it is for sure: a place of which little is known takes
+ * more scale-up than its expected corners, so each place that may still be wider is asked.
+ */
+function widestOf(reach: Reach, wanted: Wanted, stretch: Window): ViewTaken {
+  const { mostScale } = wanted;
+  const taken = (x: number, scale: number): ViewTaken => ({ view: x + Math.log(scale), scale });
+  const expected = (spot: Spot) =>
+    taken(spot.x, Math.min(mostScale, scaleAt(reach, wanted, spot) ?? mostScale));
+  const sure = (spot: Spot) => {
+    const { scale } = expected(spot);
+    return taken(spot.x, sureScale(reach, wanted, spot.x, scale, mostScale) ?? mostScale);
+  };
+  const spots = spotsWithin(reach, {
+    from: Math.exp(stretch.from),
+    to: Math.exp(stretch.to),
+  });
+  let widest = { ...taken(stretch.from, mostScale), i: 0 };
+  const inOrder = spots
+    .map((spot, i) => ({ spot, i, view: expected(spot).view }))
+    .toSorted((a, b) => a.view - b.view);
+  for (const { spot, i, view } of inOrder) {
+    if (view >= widest.view) break;
+    const here = sure(spot);
+    if (here.view < widest.view) widest = { ...here, i };
   }
-  const sure = sureScale(reach, wanted, at.x, scale(at), wanted.mostScale) ?? wanted.mostScale;
-  return { view: at.x + Math.log(sure), scale: sure };
+  const [low, high] = [spots[Math.max(0, widest.i - 1)], spots[widest.i + 1] ?? spots[widest.i]];
+  if (!low || !high || high.x - low.x < SAME_PLACE) return widest;
+  const x = peakBetween((u) => -sure({ x: u, place: null }).view, low.x, high.x);
+  const between = sure({ x, place: null });
+  return between.view < widest.view ? between : widest;
 }
 
 /** Names what is wanted. */
@@ -176,12 +196,17 @@ function coveredAnew(reach: Reach, wanted: Wanted): Covered {
       const scale = scaleAt(reach, wanted, spot);
       return scale === null ? [] : [{ x: spot.x, scale }];
     });
-    const [least] = scales.toSorted((a, b) => a.scale - b.scale);
+    let leastScale: number | null = null;
+    // Here too what is expected to take least may take more for sure.
+    for (const { x, scale } of scales.toSorted((a, b) => a.scale - b.scale)) {
+      if (leastScale !== null && scale >= leastScale) break;
+      leastScale = sureScale(reach, wanted, x, scale, leastScale ?? undefined) ?? leastScale;
+    }
     return {
       views: [],
       scale: 1,
-      leastScale: least ? sureScale(reach, wanted, least.x, least.scale) : null,
-      isToss: least !== undefined && least.scale <= mostScale,
+      leastScale,
+      isToss: scales.some(({ scale }) => scale <= mostScale),
       served: new Map(),
     };
   }
