@@ -195,7 +195,9 @@ describe('what is chosen', () => {
   });
 
   it('begins where nothing wider is served with scale-up', () => {
-    const scaled = fc.tuple(jobs, mm(1.02, 1.25)).map(([job, postScale]) => ({ ...job, postScale }));
+    const scaled = fc
+      .tuple(jobs, mm(1.02, 1.25))
+      .map(([job, postScale]) => ({ ...job, postScale }));
     const ofRange = zooms.filter((lens) => lens.focalMaxMm > lens.focalMinMm);
     fc.assert(
       fc.property(ofRange, scaled, (lens, job) => {
