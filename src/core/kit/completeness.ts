@@ -2,6 +2,7 @@
 import {
   type Body,
   type Estimated,
+  isFront,
   isOneFrame,
   type Lens,
   type Mount,
@@ -82,7 +83,7 @@ const partHints = (part: Part): Hint[] => [
     'Free depth not known: rear glass cannot be checked against it.',
   ),
   ...when(
-    magnifies(part) && part.transmission === null,
+    part.factor !== 1 && part.transmission === null,
     'transmission',
     'Light lost in its glass not known: T-stops end here.',
   ),
@@ -90,6 +91,11 @@ const partHints = (part: Part): Hint[] => [
     magnifies(part) && part.ownRim === null,
     'ownRim',
     'Its own rim never measured: it is taken from its throat or the format it was made for, where one of them is known.',
+  ),
+  ...when(
+    isFront(part) && part.ownRim === null,
+    'ownRim',
+    'Its own rim never measured: one in five cuts corners that the lens alone leaves clear.',
   ),
 ];
 

@@ -6,12 +6,14 @@ import {
   withValueAt,
   scalarFields,
   FIELDS,
+  fieldsFor,
   KIT_TABLES,
   type Field,
 } from '@/core/kit/fields';
 import { checkRecord } from '@/core/kit/checks';
 import { DEFINITIONS } from '@/core/kit/records';
 import { textOf, valueOf } from './records/fieldText';
+import { COLUMNS } from './table/columns';
 import { filtered, NO_FILTER } from './table/filter';
 import { freshRecord } from './records/fresh';
 
@@ -34,6 +36,20 @@ describe('fields', () => {
         expect(valueOf(field, textOf(field, value))).toEqual({ ok: true, value });
       }
     }
+  });
+
+  it('a front converter is asked for its glass and mass, and for no mount, contact or rear depth', () => {
+    const front = tideMill.parts.find((p) => p.kind === 'front converter')!;
+    const asked = fieldsFor('parts', front).flatMap((g) => g.fields.map((f) => f.path));
+    expect(asked).toEqual(expect.arrayContaining(['factor', 'thicknessMm', 'ownRim', 'massG']));
+    expect(
+      asked.filter((path) => /mount|electronics|clearDepth|helicoid|shift|tab/i.test(path)),
+    ).toEqual([]);
+    // Every other kind is asked for all of it.
+    for (const part of tideMill.parts.filter((p) => p !== front && p.kind !== front.kind))
+      expect(fieldsFor('parts', part)).toBe(FIELDS.parts);
+    const [, , , takes] = COLUMNS.parts;
+    expect(takes?.text(front, { mountName: (id) => id })).toBe('front of the lens');
   });
 
   it('a value put at a path leaves all else alone, in lists too', () => {

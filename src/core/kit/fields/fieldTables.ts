@@ -278,6 +278,24 @@ const MARKINGS: readonly FieldGroup[] = [
   },
 ];
 
+/**
+ * What is not asked of a front converter: it stands on the lens's front thread, and has neither mounts nor contacts, nor
+ * anything behind it that moves.
+ */
+const NOT_OF_A_FRONT: ReadonlySet<string> = new Set([
+  'frontMountId',
+  'rearMountId',
+  'clearDepthMm',
+  'takesTab',
+  'helicoidMm',
+  'shiftMm',
+  'autofocus',
+  'electronics.focus',
+  'electronics.aperture',
+  'electronics.metadata',
+  'electronics.stabiliser',
+]);
+
 export const FIELDS: Record<KitTable, readonly FieldGroup[]> = {
   lenses: LENSES,
   bodies: BODIES,
@@ -285,6 +303,18 @@ export const FIELDS: Record<KitTable, readonly FieldGroup[]> = {
   mounts: MOUNTS,
   markings: MARKINGS,
 };
+
+/** The fields of a table that are asked of one record; groups of which none is asked are left out. */
+export function fieldsFor(table: KitTable, record: object): readonly FieldGroup[] {
+  const isOfFront = 'kind' in record && record.kind === 'front converter';
+  if (table !== 'parts' || !isOfFront) return FIELDS[table];
+  return FIELDS[table]
+    .map((group) => ({
+      ...group,
+      fields: group.fields.filter(({ path }) => !NOT_OF_A_FRONT.has(path)),
+    }))
+    .filter(({ fields }) => fields.length > 0);
+}
 
 /** Fields of a table that hold one value each, for columns and for changing many records at once. */
 export function scalarFields(table: KitTable): ScalarField[] {

@@ -87,6 +87,28 @@ describe('a converter’s own rim', () => {
     expect(sigma).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * edge, edge - far), 2);
   });
 
+  it('before the lens is doubted more than any behind it, whatever it was made for, until its rim is measured', () => {
+    // Common practice, no source: attachments before a lens they were not made for cut corners oftener than glass behind it.
+    const format = { widthMm: 100, heightMm: 80 };
+    const front = (told: object) =>
+      evidenceBehind(
+        situationOf(
+          plainRig({
+            parts: [partOf('front converter', { factor: 0.75, designFormat: format, ...told })],
+          }),
+        ),
+      );
+    const unknown = front({ ownRim: null });
+    expect(unknown.unlikeShare).toBe(0.2);
+    expect(unknown.doubts.join()).toMatch(/before this lens nobody measured; one in five/);
+    const rim = { edgeRadiusMm: 40, softnessMm: 4, fNumber: 4, exitPupilMm: null };
+    const measured = front({ ownRim: rim });
+    expect(measured.unlikeShare).toBeLessThan(0.05);
+    expect(measured.doubts.join()).not.toMatch(/nobody measured/);
+    // An afocal part that only turns the picture or carries a filter takes nothing.
+    expect(front({ factor: 1, ownRim: null }).doubts.join()).not.toMatch(/nobody measured/);
+  });
+
   it('of which neither rim, format nor throat is known is doubted, and never sure to a tenth', () => {
     const rig = plainRig({
       parts: [partOf('focal reducer', { factor: 0.71, thicknessMm: 21, designFormat: null })],

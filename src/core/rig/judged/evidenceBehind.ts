@@ -1,6 +1,6 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
 import { evidenceFor, type HaloEvidence } from '../../halo';
-import { fullName } from '../../kit/records';
+import { fullName, isFront, type Part } from '../../kit/records';
 import type { Situation } from '../../rig';
 import { isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
 
@@ -9,10 +9,21 @@ const TAKES_NO_PART = 1.4;
 
 /**
  * Least share of rigs that differ from what is said: where a rim was taken from throat or format, and where nothing at all
- * tells of one. Assumptions.
+ * tells of one. Assumptions; that glass before a lens cuts oftener than glass behind it is common practice, no source.
  */
 const ASSUMED_UNLIKE_SHARE = 0.01;
-const UNKNOWN_UNLIKE_SHARE = 0.1;
+const UNKNOWN_UNLIKE = {
+  behind: {
+    share: 0.1,
+    words:
+      'is not known at all: neither its rim, its format nor its throat; one in ten cuts more than is said',
+  },
+  before: {
+    share: 0.2,
+    words: 'before this lens nobody measured; one in five cuts more than is said',
+  },
+} as const;
+const unlikeOf = (part: Part) => UNKNOWN_UNLIKE[isFront(part) ? 'before' : 'behind'];
 
 /** What such a rim scatters by, share of its radius; an assumption. */
 const MADE_FOR_SIGMA = 0.02;
@@ -61,14 +72,13 @@ export function evidenceBehind({
     unlikeShare: Math.max(
       evidence.unlikeShare,
       isAssumed ? ASSUMED_UNLIKE_SHARE : 0,
-      unknown.length > 0 ? UNKNOWN_UNLIKE_SHARE : 0,
+      ...unknown.map((part) => unlikeOf(part).share),
     ),
     doubts: [
       ...evidence.doubts,
       ...own.flatMap(({ part, how }) => DOUBTS[how]?.(fullName(part)) ?? []),
       ...unknown.map(
-        (part) =>
-          `how wide ${fullName(part)} lets light through is not known at all: neither its rim, its format nor its throat; one in ten cuts more than is said`,
+        (part) => `how wide ${fullName(part)} lets light through ${unlikeOf(part).words}`,
       ),
     ],
   };

@@ -37,7 +37,7 @@ describe('a lens seen for sale', () => {
 
   it('says what it needs to mount', () => {
     expect(on('h24', 'stills').needs).toBe(
-      'Ninefold plain 44.00 to 18.00; its rear glass was never measured: measure before mounting',
+      'Ninefold plain 44.00 to 18.00; the lens’s rear glass was never measured: measure before mounting',
     );
     const thread = bargainCheck({ ...small, mountId: 't-55' }, tideMill);
     expect(on('h24', 'stills', thread)).toMatchObject({

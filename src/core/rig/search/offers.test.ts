@@ -79,6 +79,12 @@ describe('where a part would be put in', () => {
     expect(named(addOffers(plain, parts), 't14').grade).not.toBe('does not fit');
   });
 
+  it('a front converter goes before all that stands behind the lens', () => {
+    const front = addOffers(wheelHouse, parts).find((o) => o.record.kind === 'front converter')!;
+    expect(wheelHouse.parts.length).toBeGreaterThan(0);
+    expect(front.index).toBe(0);
+  });
+
   it('an extension tube fits with the catch that infinity is gone', () => {
     const plain = demoRig('gears-close');
     const tube = addOffers(plain, parts).find((o) => o.record.kind === 'extension tube')!;

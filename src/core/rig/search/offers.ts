@@ -43,7 +43,7 @@ function catches(rig: Rig, fit: FitReport): string[] {
   const { strike, register, carried } = fit;
   const reasons: string[] = [];
   if (isStrikeUnknown(rig, fit))
-    reasons.push('its rear glass was never measured: measure before mounting');
+    reasons.push('the lens’s rear glass was never measured: measure before mounting');
   if (keptOffBy(rig.lens, takerOf(rig)) === null)
     reasons.push('a tab on the lens’s mount may keep it off: look at both');
   if (fit.aperture === 'nothing') reasons.push('nothing works its aperture: it stays open');
@@ -89,8 +89,10 @@ export const swapOffers = (rig: Rig, index: number, kit: readonly Part[]): PartO
 export function addOffers(rig: Rig, kit: readonly Part[]): PartOffer[] {
   const places = rig.parts.map((_, i) => i).concat(rig.parts.length);
   const offers = kit.flatMap((part) => {
-    // Toward the body before toward the lens, where both are as good.
-    const at = places.map((i) => offerOfPart(rig, rig.parts.toSpliced(i, 0, part), part, i));
+    // Toward the body before toward the lens, where both are as good; what stands before the lens is the first.
+    const at = (isFront(part) ? [0] : places).map((i) =>
+      offerOfPart(rig, rig.parts.toSpliced(i, 0, part), part, i),
+    );
     return byGrade(at.reverse()).slice(0, 1);
   });
   return byGrade(offers);

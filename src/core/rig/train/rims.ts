@@ -128,9 +128,12 @@ export function placeDoubt(part: Part, mounts: Mounts, pupilMm: number | null): 
   return edge === null || far === null ? 0 : Math.abs(1 - far / edge);
 }
 
-/** Whether nothing at all tells how wide a converter's own rim is: neither measured, nor its format or throat known. */
+/**
+ * Whether nothing at all tells how wide a converter's own rim is: neither measured, nor its format or throat known. What a
+ * front converter was made for tells nothing: how it cuts hangs on how far before the pupil it stands.
+ */
 export const isRimUnknown = (part: Part, mounts: Mounts): boolean =>
-  magnifies(part) && part.ownRim === null && assumedEdgeMm(part, mounts, null) === null;
+  part.factor !== 1 && part.ownRim === null && assumedEdgeMm(part, mounts, null) === null;
 
 /** Teleconverters are made for lenses from this many design diagonals on. Common practice, no source. */
 const TELE_FROM_DIAGONALS = 1.5;

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
 import { fullName, type Tables, type Workspace } from '@/core/kit/records';
 import { hintsFor, byRegister } from '@/core/kit';
-import { withValueAt, type KitTable, FIELDS } from '@/core/kit/fields';
+import { withValueAt, type KitTable, fieldsFor } from '@/core/kit/fields';
 import { checkRecord } from '@/core/kit/checks';
 import { IconButton, LineButton } from '@/ui/controls/Buttons';
 import { Fold } from '@/ui/controls/Fold';
@@ -108,7 +108,7 @@ export function RecordEditor<T extends KitTable>(props: RecordEditorProps<T>) {
           ))}
         </Hints>
       )}
-      {FIELDS[table].map((group, i) => (
+      {fieldsFor(table, record).map((group, i) => (
         <Fold key={group.title} title={group.title} summary="" startsOpen={i < 2}>
           {group.fields.map((field) => (
             <FieldEditor key={field.path} field={field} context={context} />

@@ -1,6 +1,6 @@
 /** What the tables of the kit show of each record. */
 import { hintsFor } from '@/core/kit';
-import { EVIDENCE_KINDS, isZoom, type Tables } from '@/core/kit/records';
+import { EVIDENCE_KINDS, isFront, isZoom, type Part, type Tables } from '@/core/kit/records';
 import type { KitTable } from '@/core/kit/fields';
 import { diagonalMm } from '@/core/optics';
 import { short } from '@/core/words';
@@ -32,8 +32,13 @@ type Columns = { [T in KitTable]: readonly TableColumn<Tables[T]>[] };
 const haloWords = ({ halo }: Tables['lenses']): string => {
   if (halo.length === 0) return 'estimate only';
   const best = EVIDENCE_KINDS.find((kind) => halo.some((s) => s.evidence.kind === kind));
-  return `${best}, ${halo.length}`;
+  const of = halo.filter((s) => s.evidence.kind === best).length;
+  return of === halo.length ? `${best}, ${of}` : `${best}, ${of} of ${halo.length}`;
 };
+
+/** A front converter stands on no mount. */
+const mountOfPart = (part: Part, id: string, { mountName }: ColumnContext): string =>
+  isFront(part) ? 'front of the lens' : mountName(id);
 
 export const COLUMNS: Columns = {
   lenses: [
@@ -124,8 +129,8 @@ export const COLUMNS: Columns = {
       text: (p) => (p.factor === 1 ? '' : `× ${p.factor}`),
       order: (p) => p.factor,
     },
-    { id: 'front', title: 'Takes', width: 2.2, text: (p, c) => c.mountName(p.frontMountId) },
-    { id: 'rear', title: 'Goes on', width: 2.2, text: (p, c) => c.mountName(p.rearMountId) },
+    { id: 'front', title: 'Takes', width: 2.2, text: (p, c) => mountOfPart(p, p.frontMountId, c) },
+    { id: 'rear', title: 'Goes on', width: 2.2, text: (p, c) => mountOfPart(p, p.rearMountId, c) },
     {
       id: 'thickness',
       title: 'Thick',

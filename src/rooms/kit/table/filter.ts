@@ -1,7 +1,7 @@
 /** Which records of a table are shown. */
 import { hintsFor } from '@/core/kit';
 import type { KitTable } from '@/core/kit/fields';
-import type { Tables } from '@/core/kit/records';
+import { isFront, type Tables } from '@/core/kit/records';
 
 export interface KitFilter {
   /** Words that must all stand somewhere in the record's own words. */
@@ -18,7 +18,8 @@ type Words = (record: Tables[KitTable]) => string;
 
 const mountsOf = (record: Tables[KitTable]): string[] => {
   if ('mountId' in record) return [record.mountId];
-  if ('frontMountId' in record) return [record.frontMountId, record.rearMountId];
+  if ('frontMountId' in record)
+    return isFront(record) ? [] : [record.frontMountId, record.rearMountId];
   return 'registerMm' in record ? [record.id] : [];
 };
 
