@@ -77,13 +77,13 @@ function windowsOf({ rig }: RigInput): Output {
       ['At the aperture in use', `${sweepHeadline(rig.lens, now)}.`],
       ...byAperture.map((w): [string, string] => [
         w.label,
-        [whereClear(w), ...w.tosses.map(tossWords), ...w.gaps.map(gapWords)].join('; '),
+        [whereClear(rig.lens, w), ...w.tosses.map(tossWords), ...w.gaps.map(gapWords)].join('; '),
       ]),
       ...(widest ? [['Widest Clear', `${spotWords(widest)}, ${spareWords(widest)}`] as const] : []),
       ...(roomiest
         ? [['Most to spare', `${spotWords(roomiest)}, ${spareWords(roomiest)}`] as const]
         : []),
-      ...widenings.map((w): [string, string] => [w.words, whereClear(w.windows)]),
+      ...widenings.map((w): [string, string] => [w.words, whereClear(rig.lens, w.windows)]),
     ],
   };
 }

@@ -47,6 +47,26 @@ describe('weighing converters', () => {
     await page.expectQuiet();
   });
 
+  it('one that is not in the kit is told and weighed, and the rig keeps its own', async () => {
+    await page.open('/converters?rig=lamplight');
+    await page.press('Weigh another…');
+    await page.answer('What it is', 'Focal reducer ×0.64');
+    await page.press('Put it in the cabinet');
+    await page.expectSoon(
+      verdict,
+      (now) => now.startsWith('×0.64 gives light and view'),
+      'it is not in hand',
+    );
+    expect(await figures('Focal length')).toContain('22.4 mm');
+    await page.press('Undo: Weigh another converter');
+    await page.expectSoon(
+      () => figures('Focal length'),
+      (now) => !now.includes('22.4 mm'),
+      'it was not taken back',
+    );
+    await page.expectQuiet();
+  });
+
   it('another is taken in hand, the address keeps it, and undo is not asked for', async () => {
     await page.open('/converters?rig=waders-at-dawn');
     await expectVerdict('The ×1.40 converter');

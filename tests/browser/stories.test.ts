@@ -137,7 +137,7 @@ describe('a videographer on a gimbal', () => {
     expect(still).toMatch(/stops? over the travel/);
     await bench.press('Worst case');
     expect(await (await bench.find('[data-testid="said"]')).getText()).toMatch(
-      /^The sensor at its worst end: corners flicker by \d\.\d\d stops?$/,
+      /^The frame at its worst end: corners flicker by \d\.\d\d stops?$/,
     );
     await bench.press('Worst case');
     await bench.openRig('rig=wheel-house-wide&focal=20');
@@ -194,6 +194,19 @@ describe('gear that is not in the kit', () => {
     );
     await becomes('Focal length', (w) => w.startsWith('135') || w.startsWith('95'));
     await bench.press('Undo: Put another lens on');
+    await bench.expectQuiet();
+  });
+
+  it('a part is said for the place of another, between the same mounts', async () => {
+    await bench.openRig('rig=lamplight');
+    await becomes('Focal length', (w) => w.startsWith('35'));
+    await bench.choose('Between', 'Say what it is');
+    await bench.saying('I have an adapter or converter');
+    await bench.answer('What it is', 'Focal reducer ×0.64');
+    await bench.press('Put it in the cabinet');
+    await becomes('Focal length', (w) => w.startsWith('22.4'));
+    await bench.press('Undo: Swap a part');
+    await becomes('Focal length', (w) => w.startsWith('35'));
     await bench.expectQuiet();
   });
 

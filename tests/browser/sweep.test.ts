@@ -24,7 +24,7 @@ describe('a sweep', () => {
     await page.open('/sweep?rig=wheel-house-wide');
     await expectAnswer('Clear from 24.4 mm at f/1.8');
     expect(await spoken(0, 0)).toMatch(
-      /^18 mm, f\/1\.8: Clipped, darkest corner black, stabiliser at its end$/,
+      /^18 mm, f\/1\.8: Clipped, darkest corner black, the stabiliser at its end$/,
     );
     expect(await spoken(0, 9)).toMatch(/^35 mm, f\/1\.8: Clear, darkest corner −/);
     await page.saying('Stabiliser off and locked');

@@ -69,7 +69,9 @@ describe('what the corners do', () => {
 
   it('tells the end of the travel where the frame moves', () => {
     // An electronic crop moves the frame by itself.
-    expect(line(rig, 'Corners', 'Darkest corner')?.note).toBe('stabiliser at its end');
+    expect(line(rig, 'Corners', 'Darkest corner')?.note).toBe(
+      'electronic stabilisation at its end',
+    );
     const still = turned(rig, { cropId: null });
     expect(line(still, 'Corners', 'Darkest corner')?.note).toBeUndefined();
     expect(notes(still, 'Corners')).not.toMatch(/Standing still/);

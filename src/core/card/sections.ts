@@ -3,7 +3,7 @@ import { cornerLift, frameGains, type CornerLift, isMoving } from '../frame';
 import { isZoom } from '../kit/records';
 import { gearOf, grams, massG, orUnknown, sumOf, knownAt } from '../rig/readings';
 import { evaluate, type Report, AUTOFOCUS_WORDS } from '../rig/report';
-import { turned, type Rig } from '../rig';
+import { atEndWords, turned, type Rig } from '../rig';
 import {
   type SweepAnswer,
   focalSteps,
@@ -23,7 +23,7 @@ import {
   mm,
   placeWords,
   scaleUpWords,
-  shutterWords,
+  shutterLimitWords,
   signedStops,
   sizeMm,
   times,
@@ -73,7 +73,7 @@ function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection
   };
   const lines = answer.byAperture.map((windows) => ({
     name: windows.label,
-    figure: zoom ? whereClear(windows) : primeWords(windows),
+    figure: zoom ? whereClear(rig.lens, windows) : primeWords(windows),
   }));
   const unsure = unsureWords(report);
   const notes = [
@@ -141,7 +141,7 @@ function cornersSection(rig: Rig, report: Report): CardSection {
     {
       name: 'Darkest corner',
       figure: darknessWords(verdict.worstCornerStops),
-      note: isMoving(frame.travel) ? 'stabiliser at its end' : undefined,
+      note: atEndWords(rig) ?? undefined,
     },
     {
       name: 'Gain in the corner',
@@ -170,7 +170,7 @@ function cornersSection(rig: Rig, report: Report): CardSection {
     notes: [
       standing(isMoving(frame.travel), gradeWords(lift, lift.stops)),
       ...(isMoving(frame.travel) && (wander.flickerStops ?? 1) > 0.3
-        ? ['They flicker as the stabiliser moves: lock it for stills on sticks.']
+        ? ['They flicker as the picture is steadied: lock the stabiliser for stills on sticks.']
         : []),
       native.sentence,
       ...known.map(({ name, word, where }) => `${name}: ${word}, seen ${where}.`),
@@ -193,7 +193,7 @@ function pictureSection(rig: Rig, { optics, picture, autofocus, steady }: Report
         figure: inFocusWords(picture.depth),
       },
       { name: 'Autofocus', figure: AUTOFOCUS_WORDS[autofocus.state] },
-      { name: 'By hand', figure: `${shutterWords(steady.handHeldSeconds)} or shorter` },
+      { name: 'By hand', figure: `${shutterLimitWords(steady.handHeldSeconds)} or shorter` },
       { name: 'Mass', figure: orUnknown(sumOf(gearOf(rig), massG), grams) },
     ],
     notes: [steady.zoomWarning, steady.shutterAdvice].flatMap((words) => words ?? []),

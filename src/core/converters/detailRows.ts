@@ -5,6 +5,7 @@ import {
   lpMm,
   mm,
   riskWords,
+  shutterLimitWords,
   shutterWords,
   signedStops,
   times,
@@ -113,13 +114,13 @@ export const DETAIL_ROWS: readonly RowGroup[] = [
       {
         id: 'shutter',
         name: 'By hand, no longer than',
-        cell: ({ column }) => ({ figure: shutterWords(column.report.steady.handHeldSeconds) }),
+        cell: ({ column }) => ({ figure: shutterLimitWords(column.report.steady.handHeldSeconds) }),
         differs: ratio((c) => c.report.steady.handHeldSeconds),
         why: ({ column, base }, today) => {
           const why = explain('handHeld', column.rig, column.report, today);
           return {
             ...why,
-            evidence: `At that time about as many frames are sharp as with the base at ${shutterWords(base.report.steady.handHeldSeconds)}; a burst of three or four raises the odds of one. ${why.evidence}`,
+            evidence: `At that time about as many frames are sharp as with the base at ${shutterLimitWords(base.report.steady.handHeldSeconds)}; a burst of three or four raises the odds of one. ${why.evidence}`,
           };
         },
       },

@@ -1,7 +1,7 @@
 /** What to do where sharpness is lost, for the rig in hand. All of it common practice, no source. */
-import { ELECTRONIC_SHUTTER, stopsBetweenFNumbers, engravedWords } from '../optics';
+import { ELECTRONIC_SHUTTER, stopsBetweenFNumbers, printsAs } from '../optics';
 import { openFNumberAt } from '../kit/records';
-import { fWords, metres, shutterWords } from '../words';
+import { fWords, metres, shutterLimitWords, shutterWords } from '../words';
 import type { ConverterColumn } from './columns';
 import { spillMm } from './flare';
 
@@ -63,7 +63,7 @@ const RULES: readonly Rule[] = [
   {
     id: 'stop down',
     words: ({ rig }) =>
-      `One stop down, ${engravedWords(rig.settings.fNumber * Math.SQRT2)} on the lens, is where most lenses gain behind glass.`,
+      `One stop down, ${printsAs(rig.settings.fNumber * Math.SQRT2)[0] ?? ''} on the lens, is where most lenses gain behind glass.`,
     holds: ({ rig, kind }) =>
       kind === 'converter' &&
       stopsBetweenFNumbers(rig.settings.fNumber, openFNumberAt(rig.lens, rig.settings.focalMm)) <
@@ -102,7 +102,7 @@ const RULES: readonly Rule[] = [
     holds: (c) =>
       c.rig.settings.stabiliser || equivalent(c) < LONG_MM || c.rig.mode.use === 'video'
         ? null
-        : `By hand no longer than ${shutterWords(c.report.steady.handHeldSeconds)}.`,
+        : `By hand no longer than ${shutterLimitWords(c.report.steady.handHeldSeconds)}.`,
   },
   {
     id: 'electronic stabilisation',

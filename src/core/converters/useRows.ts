@@ -30,7 +30,7 @@ export const USE_ROWS: readonly RowGroup[] = [
         name: 'Verdict',
         cell: ({ column: { report } }) => ({
           figure: report.fitProblem?.words ?? verdictWords(report.verdict),
-          note: riskFigure(report.verdict.risk, report.halo.evidence.kind),
+          note: `${report.fitProblem ? `corners ${verdictWords(report.verdict)}, ` : ''}${riskFigure(report.verdict.risk, report.halo.evidence.kind)}`,
         }),
         differs: words(
           ({ column: { report } }) => report.fitProblem?.words ?? verdictWords(report.verdict),

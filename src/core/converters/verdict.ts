@@ -121,16 +121,20 @@ function reducerHeadline({ title, report }: ConverterColumn, light: number): str
     : `${title} gives ${gives}, and costs corners`;
 }
 
+/** "Corners: Clear, Shaded without it."; nothing of a base that does not go on. */
+function cornerWords(base: ConverterColumn, { report }: ConverterColumn): string {
+  const without = base.report.fitProblem ? '' : `, ${verdictWords(base.report.verdict)} without it`;
+  return `Corners: ${verdictWords(report.verdict)}${without}.`;
+}
+
 function reducerVerdict(base: ConverterColumn, column: ConverterColumn): WeighingVerdict {
   const light = lightAgainst({ column, base });
   const { report } = column;
   const custom = customaryStops(report.optics.train.factor);
-  const covers = verdictWords(report.verdict);
-  const before = verdictWords(base.report.verdict);
   const risk = riskWords(report.verdict.risk);
   return {
     headline: reducerHeadline(column, light),
-    because: `It ${light > 0 ? 'gives' : 'takes'} ${stopsWords(Math.abs(light), 2)} of light${custom === null ? '' : ` (often said ${fixed(custom, 1)})`} and the view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)}. Corners: ${covers}, ${before} without it.`,
+    because: `It ${light > 0 ? 'gives' : 'takes'} ${stopsWords(Math.abs(light), 2)} of light${custom === null ? '' : ` (often said ${fixed(custom, 1)})`} and the view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)}. ${cornerWords(base, column)}`,
     sure: `Risk ${risk}, ${report.halo.evidence.kind}; light and view are arithmetic.`,
     steps: stepWords(base, column.reach),
     field: fieldWords(base, column),
@@ -143,7 +147,7 @@ function frontVerdict(base: ConverterColumn, column: ConverterColumn): WeighingV
   const takes = -lightAgainst({ column, base });
   return {
     headline: `${title} reaches farther`,
-    because: `The view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)} at the same f-number; its glass takes ${stopsWords(takes, 2)}. Corners: ${verdictWords(report.verdict)}, ${verdictWords(base.report.verdict)} without it.`,
+    because: `The view of ${mm(report.optics.equivalents.focalMm, 0)} on 36×24 in place of ${mm(base.report.optics.equivalents.focalMm, 0)} at the same f-number; its glass takes ${stopsWords(takes, 2)}. ${cornerWords(base, column)}`,
     sure: 'How sharp glass before a lens is no figure here tells: two test frames of fine detail, cropped and converted, settle it.',
     steps: stepWords(base, reach),
     field: fieldWords(base, column),

@@ -72,6 +72,14 @@ describe('what is weighed', () => {
     const alone = weigh(rig, trainsFor(rig, []));
     expect(alone.baseJoins).toBe(false);
     expect(alone.converters).toEqual([]);
+    // What is weighed against it speaks of its own corners alone.
+    const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 21 });
+    const { base, converters } = weigh(rig, trainsFor(rig, [reducer]));
+    const { because } = verdictOfWeighing(base, converters[0]!);
+    expect(because).toMatch(/Corners: [A-Z][a-z]+( or [A-Z][a-z]+)?\.$/);
+    const cell = figure('verdict', base, base);
+    expect(cell.figure).toBe('Does not join');
+    expect(cell.note).toMatch(/^corners Clear/);
   });
 });
 

@@ -10,7 +10,7 @@ import {
   plateMarginalExtraMm,
   plateShiftMm,
 } from './register';
-import { shutterWords } from '../words';
+import { shutterLimitWords, shutterWords } from '../words';
 import { handHeldSeconds, nearestMenuFocalMm } from './steady';
 
 const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -115,5 +115,9 @@ describe('holding still', () => {
     expect(handHeldSeconds(100, 1.5, 3)).toBeCloseTo(8 / 150, 12);
     expect(shutterWords(1 / 150)).toBe('1/150 s');
     expect(shutterWords(2)).toBe('2 s');
+    // A limit is never told longer than it is.
+    expect(shutterLimitWords(16 / 135)).toBe('1/9 s');
+    expect(shutterLimitWords(1 / 250)).toBe('1/250 s');
+    expect(shutterLimitWords(0.59)).toBe('0.5 s');
   });
 });

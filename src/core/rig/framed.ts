@@ -4,6 +4,7 @@ import {
   type Travel,
   cropInForce,
   deliveredFrame,
+  isMoving,
   linearCropOf,
   recordedFrame,
   type DeliveredFrame,
@@ -40,6 +41,17 @@ export function travelFor(
     yMm: mode.heightMm * slack + sensor.yMm,
     discMm: sensor.discMm,
   };
+}
+
+/** What moves the frame, at its end, as people call it: "the stabiliser at its end"; null where nothing moves. */
+export function atEndWords({ body, mode, settings }: Rig): string | null {
+  const moves = (stabiliser: boolean, cropId: string | null) =>
+    isMoving(travelFor(body, mode, stabiliser, cropId));
+  const sensor = moves(settings.stabiliser, null);
+  const window = moves(false, settings.cropId);
+  if (sensor && window) return 'both stabilisers at their ends';
+  if (window) return 'electronic stabilisation at its end';
+  return sensor ? 'the stabiliser at its end' : null;
 }
 
 /** The frame a rig delivers. */

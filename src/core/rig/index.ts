@@ -7,7 +7,7 @@ export {
   type FocusDrive,
   givesDigitalZoom,
 } from './contacts';
-export { deliveredOf, recordedOf, travelFor } from './framed';
+export { atEndWords, deliveredOf, recordedOf, travelFor } from './framed';
 export { jointProblems, keptOffBy, takerOf } from './joints';
 export {
   areMountsTold,

@@ -130,7 +130,7 @@ describe('a zoom narrow in its middle', () => {
   it('has two windows and the gap between them', () => {
     expect(answer.now.windows).toHaveLength(2);
     expect(answer.now.gaps).toHaveLength(1);
-    expect(whereClear(answer.now)).toMatch(/^to \d+(\.\d)? and from \d+(\.\d)? mm$/);
+    expect(whereClear(zoom.lens, answer.now)).toMatch(/^to \d+(\.\d)? and from \d+(\.\d)? mm$/);
     const [gap] = answer.now.gaps;
     // The corner of 36x24 stands at 21.63 mm; in the middle the circle reaches about 20.
     expect(gap?.scaleUp).toBeGreaterThan(1.06);
@@ -167,7 +167,21 @@ describe('in words', () => {
       'from 19 to 22 and from 30 mm',
     ],
   ])('%j is Clear %s', (windows, words) => {
-    expect(whereClear({ windows, tosses: [], span })).toBe(words);
+    const lens = { focalMinMm: 18, focalMaxMm: 35 };
+    expect(whereClear(lens, { windows, tosses: [] })).toBe(words);
+  });
+
+  it('an aperture the long end does not have is Clear as far as the lens has it', () => {
+    // f/4 of a 16-50 mm f/3.5-5.6 is there on its way to the long end only.
+    const slow = plainRig({
+      lens: { focalMinMm: 16, focalMaxMm: 50, openFNumberWide: 3.5, openFNumberLong: 5.6 },
+      settings: { focalMm: 16, fNumber: 4 },
+    });
+    const [, atF4] = sweepAnswer(slow).byAperture;
+    expect(atF4!.label).toBe('f/4');
+    expect(atF4!.windows).toEqual([atF4!.span]);
+    expect(whereClear(slow.lens, atF4!)).toBe(`to ${spanWords(atF4!.span).split('–')[1]!} mm`);
+    expect(atF4!.span.to).toBeLessThan(25);
   });
 
   it('a single place is told as it is read, a stretch never wider than it is', () => {

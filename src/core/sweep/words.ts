@@ -53,11 +53,17 @@ export const tossWords = (toss: Toss): string => {
   return `${from === to ? from : `${from} to ${to}`} mm: ${verdictWords(toss)}`;
 };
 
-/** Where a zoom is Clear: "from 23.6 to 29 and from 33 mm", "at every focal length", "nowhere". */
-export function whereClear({ windows, span, tosses }: Omit<ZoomWindows, 'label'>): string {
+/**
+ * Where a zoom is Clear: "from 23.6 to 29 and from 33 mm", "at every focal length", "nowhere". An aperture that the lens has
+ * up to 22.1 mm only is Clear "to 22.1 mm".
+ */
+export function whereClear(
+  { focalMinMm, focalMaxMm }: Pick<Lens, 'focalMinMm' | 'focalMaxMm'>,
+  { windows, tosses }: Pick<ZoomWindows, 'windows' | 'tosses'>,
+): string {
   if (windows.length === 0) return tosses.length === 0 ? 'nowhere' : 'nowhere for sure';
   const ends = windows.map((window) => {
-    const [atStart, atEnd] = [window.from <= span.from, window.to >= span.to];
+    const [atStart, atEnd] = [window.from <= focalMinMm, window.to >= focalMaxMm];
     if (atStart && atEnd) return 'at every focal length';
     const [from, to] = endsOf(window, 'inward');
     if (atStart) return `to ${to}`;
@@ -99,7 +105,7 @@ export function sweepHeadline(lens: Lens, now: ZoomWindows): string {
   }
   if (now.windows.length === 0)
     return `Nowhere Clear${now.tosses.length > 0 ? ' for sure' : ''} at ${now.label}`;
-  return `Clear ${whereClear(now)} at ${now.label}`;
+  return `Clear ${whereClear(lens, now)} at ${now.label}`;
 }
 
 /** A setting as it is dialled: "24 mm at f/2". */

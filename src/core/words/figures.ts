@@ -138,6 +138,12 @@ export const bytesWords = (bytes: number): string => {
 export const shutterWords = (seconds: number): string =>
   seconds >= 0.4 ? `${short(seconds, 1)} s` : `1/${Math.round(1 / seconds)} s`;
 
+/** The longest shutter time people say that is not longer than a limit: of 1/8.4 s it is "1/9 s". */
+export const shutterLimitWords = (seconds: number): string =>
+  seconds >= 0.4
+    ? `${short(Math.floor(seconds * 10 + 1e-6) / 10, 1)} s`
+    : `1/${Math.ceil(1 / seconds - 1e-6)} s`;
+
 /** "1 frame", "3 frames": a count with its word, which takes an s. */
 export const counted = (count: number, word: string): string =>
   `${count} ${word}${count === 1 ? '' : 's'}`;

@@ -27,6 +27,7 @@ export {
   scaleUpWords,
   secondsTaken,
   short,
+  shutterLimitWords,
   shutterWords,
   signed,
   signedStops,

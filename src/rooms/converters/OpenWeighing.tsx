@@ -10,6 +10,7 @@ import {
   glassOf,
 } from '@/core/converters';
 import { fullName, type Part } from '@/core/kit/records';
+import { QuickPartDialog } from '@/gear/quick/QuickPartDialog';
 import { RigRings } from '@/gear/RigRings';
 import { apertureWords, focalWords, focusWords } from '@/gear/rings';
 import { ROOMS } from '@/shell/rooms';
@@ -129,6 +130,23 @@ function useWeighing({ workspace, record, rig, inHand: room }: OpenWeighingProps
   return { trains, weighing, base, inHand, crop, columns, verdict, step };
 }
 
+/** A converter that is not in the kit, told by its kind; it is in hand as soon as it is there. The rig keeps its own. */
+function SayConverter(props: OpenWeighingProps & { onClose: () => void }) {
+  const { workspace, rig, inHand, onClose } = props;
+  return (
+    <QuickPartDialog
+      workspace={workspace}
+      frontMountId={rig.lens.mountId}
+      rearMountId={rig.body.mountId}
+      onAdd={(part, mounts) => {
+        inHand.bench.actions.change('Weigh another converter', {}, { parts: [part], mounts });
+        inHand.onChoose(part.id);
+      }}
+      onClose={onClose}
+    />
+  );
+}
+
 /** A lens on a body: what every converter would make of it. */
 export function OpenWeighing(props: OpenWeighingProps) {
   const { shell, record, rig } = props;
@@ -137,6 +155,7 @@ export function OpenWeighing(props: OpenWeighingProps) {
   const { trains, weighing, base, inHand, crop, columns, verdict, step } = useWeighing(props);
   const play = usePlay();
   const [showRings, setShowRings] = useState(false);
+  const [saying, setSaying] = useState(false);
   useShellKeys(shell, { p: play.play, '[': () => step(-1), ']': () => step(1) });
   const facts = [fullName(lens), fullName(body), mode.name].join(' · ');
   const { focalMm, fNumber, focusM } = rig.settings;
@@ -147,10 +166,12 @@ export function OpenWeighing(props: OpenWeighingProps) {
         <Top>
           <h1>{record.name}</h1>
           <Facts title={facts}>{facts}</Facts>
+          <ActingButton onPress={() => setSaying(true)}>Weigh another…</ActingButton>
           <ActingButton aria-expanded={showRings} onPress={() => setShowRings((on) => !on)}>
             {showRings ? 'Put the rings away' : `Set at ${set.join(', ')}`}
           </ActingButton>
         </Top>
+        {saying && <SayConverter {...props} onClose={() => setSaying(false)} />}
         {showRings && (
           <Rings>
             <RigRings rig={rig} actions={bench.actions} />

@@ -193,7 +193,7 @@ export function AnswerPanel({ rig, answer, cell, onOpen, onChange }: AnswerPanel
                     <Act type="button" onClick={() => onChange(words, change)}>
                       {words}
                     </Act>
-                    <span>{isZoom(lens) ? whereClear(windows) : 'Clear'}</span>
+                    <span>{isZoom(lens) ? whereClear(lens, windows) : 'Clear'}</span>
                   </Line>
                 ))}
               </ul>

@@ -2,6 +2,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import styled from 'styled-components';
 import { clamp } from '@/core/maths';
+import { atEndWords, type Rig } from '@/core/rig';
 import type { SweepStep, SweepCell } from '@/core/sweep';
 import { cornerWords, darknessWords } from '@/core/words';
 import { VERDICT_INK } from '@/ui/marks/VerdictMark';
@@ -75,11 +76,16 @@ const Cannot = styled.span`
   font-size: 15px;
 `;
 
+const atEndOf = (rig: Rig): string => {
+  const words = atEndWords(rig);
+  return words === null ? '' : `, ${words}`;
+};
+
 /** What a cell says to who cannot see it. */
 const spoken = (cell: SweepCell): string =>
   cell.verdict === null
     ? `${cell.column}, ${cell.row}: cannot be set, ${cell.cannot ?? ''}`
-    : `${cell.column}, ${cell.row}: ${verdictWords(cell.verdict)}, darkest corner ${darknessWords(cell.worstCornerStops)}${cell.rig.settings.stabiliser && cell.rig.body.sensorTravel ? ', stabiliser at its end' : ''}`;
+    : `${cell.column}, ${cell.row}: ${verdictWords(cell.verdict)}, darkest corner ${darknessWords(cell.worstCornerStops)}${atEndOf(cell.rig)}`;
 
 export interface Place {
   row: number;

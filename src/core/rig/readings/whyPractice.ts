@@ -11,6 +11,7 @@ import {
   percent,
   stopsWords,
   times,
+  shutterLimitWords,
   shutterWords,
   inFocusWords,
   travelWords,
@@ -50,7 +51,7 @@ export const resolutionEvidence = ({ evidence }: Report['sharpness']): string =>
     : 'The lens figure is what is usual for its class: an assumption.';
 
 export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
-  native: (_, { native, verdict }) => ({
+  native: (_, { native, coverage }) => ({
     title: 'What is normal',
     formula: native.sentence,
     inputs: [
@@ -58,8 +59,8 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
       ['a quarter are better than', stopsWords(native.betterQuarter)],
       ['three quarters are better than', stopsWords(native.worseQuarter)],
       [
-        'this corner',
-        verdict.worstCornerStops === null ? 'no light' : stopsWords(verdict.worstCornerStops, 2),
+        'this corner, at rest',
+        coverage.atRestStops === null ? 'no light' : stopsWords(coverage.atRestStops, 2),
       ],
     ],
     evidence:
@@ -112,7 +113,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
       ['f′', mm(optics.train.focalMm)],
       ['C', fixed(optics.equivalents.cropFactor, 3)],
       ['stabiliser', rig.settings.stabiliser ? `${rig.body.stabiliserStops ?? 0} stops` : 'off'],
-      ['slowest time', shutterWords(steady.handHeldSeconds)],
+      ['slowest time', shutterLimitWords(steady.handHeldSeconds)],
       ...KEEPER_TIMES.map(
         (times) =>
           [

@@ -73,6 +73,13 @@ describe('the verdict in one sentence', () => {
 
   it('says where only the stabiliser brings the dark', () => {
     expect(said(24, 4, { stabiliser: true })).toMatch(/down with the stabiliser at its end/);
+    // A crop's window moves too, the sensor locked or not.
+    expect(said(24, 4, { cropId: 'active' })).toMatch(
+      /down with electronic stabilisation at its end/,
+    );
+    expect(said(24, 4, { stabiliser: true, cropId: 'active' })).toMatch(
+      /down with both stabilisers at their ends/,
+    );
     expect(said(24, 4)).not.toMatch(/stabiliser/);
   });
 });

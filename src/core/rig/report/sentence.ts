@@ -1,6 +1,6 @@
 /** The verdict in one plain sentence, as a colleague at the bench would say it. */
-import { isMoving, type Verdict, isHardEdge } from '../../frame';
-import type { FitProblem, Situation } from '../../rig';
+import { type Verdict, isHardEdge } from '../../frame';
+import { atEndWords, type FitProblem, type Situation } from '../../rig';
 import type { Judged } from '../judged';
 import type { CoverageReport } from './coverageReport';
 import { isBlack, fixed, mm, stopsWords, darknessWords } from '../../words';
@@ -29,13 +29,13 @@ const definitionWords = ({ definitionMarginMm: margin }: CoverageReport): string
 
 /** One sentence for the verdict; says so where only the stabiliser's travel brings the trouble. */
 function verdictSentence(
-  { delivered, travel, halo, limitStops }: Situation,
+  { rig, delivered, halo, limitStops }: Situation,
   verdict: Verdict,
   coverage: CoverageReport,
 ): string {
-  const moving = isMoving(travel);
+  const atEnd = atEndWords(rig);
   const worst = verdict.worstCornerStops;
-  const whileMoving = moving ? ' with the stabiliser at its end' : '';
+  const whileMoving = atEnd === null ? '' : ` with ${atEnd}`;
   // What the halo's edge is short of is the frame at rest.
   const atRestMm = farthestCornerMm(delivered, halo.centre);
   switch (verdict.kind) {

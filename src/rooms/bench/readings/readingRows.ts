@@ -12,6 +12,7 @@ import {
   megapixels,
   mm,
   percent,
+  shutterLimitWords,
   shutterWords,
   signed,
   sizeMm,
@@ -136,7 +137,7 @@ function setRows({ steady, autofocus }: Report): ReadingRow[] {
     },
     {
       name: 'By hand',
-      figure: shutterWords(steady.handHeldSeconds),
+      figure: shutterLimitWords(steady.handHeldSeconds),
       note: 'or shorter',
       reading: 'handHeld',
     },

@@ -86,7 +86,7 @@ function wanderWords(report: Report, wander: Wander): string | null {
   if (wander === 'rest') return null;
   return wander === 'wander'
     ? `Wandering: ${flickerWords(report.wander.flickerStops)}`
-    : `The sensor at its worst end: ${flickerWords(report.wander.flickerStops)}`;
+    : `The frame at its worst end: ${flickerWords(report.wander.flickerStops)}`;
 }
 
 /** The stage with what is done on it: shifting by drag, and letting the stabiliser wander. */

@@ -58,6 +58,8 @@ interface PlacesProps {
 interface PartsProps extends PlacesProps {
   rig: Rig | null;
   mind: (at: CautionPlace) => readonly Caution[];
+  /** What else may stand in the place of a part. */
+  otherwiseAt: (index: number) => Otherwise;
 }
 
 /** Items that stand for the same part keep one key each, wherever they stand. */
@@ -70,7 +72,7 @@ function keysOf(partIds: readonly string[]): string[] {
   });
 }
 
-function Parts({ workspace, actions, record, rig, mind }: PartsProps) {
+function Parts({ workspace, actions, record, rig, mind, otherwiseAt }: PartsProps) {
   const { partIds } = record;
   const put = (label: string, next: string[]) => actions.change(label, { partIds: next });
   const items = useMemo(() => {
@@ -95,6 +97,7 @@ function Parts({ workspace, actions, record, rig, mind }: PartsProps) {
               bare
               groups={swapOptions(workspace, rig, i)}
               chosen={id}
+              otherwise={otherwiseAt(i)}
               placeholder="not in this workspace"
               onChoose={(next) => put('Swap a part', partIds.with(i, next))}
             />
@@ -117,7 +120,8 @@ function Parts({ workspace, actions, record, rig, mind }: PartsProps) {
   );
 }
 
-interface AddPartProps extends Omit<PartsProps, 'mind'> {
+interface AddPartProps extends PlacesProps {
+  rig: Rig | null;
   otherwise: Otherwise;
 }
 
@@ -176,6 +180,7 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
   const body = workspace.bodies.find((b) => b.id === record.bodyId);
   const parts = record.partIds.flatMap((id) => workspace.parts.find((p) => p.id === id) ?? []);
   const mind = (at: CautionPlace) => cautions.filter((c) => c.at === at);
+  const shared = { workspace, actions, record, rig };
   const [saying, setSaying] = useState<Gear | null>(null);
   const sayIt = (gear: Gear): Otherwise => ({
     question: 'Not in the kit?',
@@ -184,15 +189,7 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
   });
   return (
     <>
-      {saying && (
-        <SayGear
-          gear={saying}
-          workspace={workspace}
-          record={record}
-          actions={actions}
-          onClose={() => setSaying(null)}
-        />
-      )}
+      {saying && <SayGear {...shared} gear={saying} onClose={() => setSaying(null)} />}
       <Places>
         <Place>
           <LensChoice
@@ -204,14 +201,8 @@ export const TrainPlaces = memo(function TrainPlaces(props: TrainPlacesProps) {
           />
           <CautionsHere cautions={mind('lens')} />
         </Place>
-        <Parts workspace={workspace} actions={actions} record={record} rig={rig} mind={mind} />
-        <AddPart
-          workspace={workspace}
-          actions={actions}
-          record={record}
-          rig={rig}
-          otherwise={sayIt('part')}
-        />
+        <Parts {...shared} mind={mind} otherwiseAt={(instead) => sayIt({ instead })} />
+        <AddPart {...shared} otherwise={sayIt('part')} />
         {troubles && <Trouble>{troubles}</Trouble>}
         <Place>
           <BodyChoice
