@@ -80,6 +80,24 @@ describe('any rig', () => {
     });
   });
 
+  it('has its worst corner within the read-out and what the sensor travels, and records no more pixels than its file has', () => {
+    everyRig((rig) => {
+      const { mode, body, settings } = rig;
+      const { frame, coverage, halo } = evaluate(rig);
+      const sensor = settings.stabiliser ? body.sensorTravel : null;
+      const isDisc = sensor?.shape === 'disc';
+      const across = mode.widthMm / 2 + (sensor?.xMm ?? 0);
+      const down = mode.heightMm / 2 + (sensor ? (isDisc ? sensor.xMm : sensor.yMm) : 0);
+      const { xMm, yMm } = halo.model.centre;
+      const most = Math.hypot(across + Math.abs(xMm), down + Math.abs(yMm));
+      expect(coverage.worstCornerRadiusMm).toBeLessThanOrEqual(most * (1 + 1e-9));
+      // A file is as wide as the mode records; video made up from fewer pixels read has no more either.
+      const wide = mode.recordedWidthPx ?? mode.widthPx;
+      expect(frame.delivered.recordedPx.across).toBeLessThanOrEqual(wide * (1 + 1e-9));
+      expect(recordedOf(rig).widthPx).toBeLessThanOrEqual(wide * (1 + 1e-9));
+    });
+  });
+
   it('holds every limit that is told, as it is told: zoomed, stopped down and swept', () => {
     let told = 0;
     everyRig((rig) => {

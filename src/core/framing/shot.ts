@@ -40,8 +40,8 @@ interface Sharp {
   distanceM: number;
 }
 
-/** A distance is met within this, dioptres; so many turns of the ring are tried. */
-const MET_DIOPTRES = 1e-7;
+/** A distance is met within this share of it; so many turns of the ring are tried. */
+const MET_SHARE = 1e-6;
 const MOST_TURNS = 8;
 
 const dioptresOf = (distanceM: number | null): number => (distanceM === null ? 0 : 1 / distanceM);
@@ -66,7 +66,7 @@ function sharpAt(unfocused: Rig, distanceM: number): Sharp {
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
     const off = 1 / distanceM - dioptresOf(found.subjectM);
     const next = clamp(dioptres + slope * off, 0, 1 / unfocused.lens.closestFocusM);
-    if (Math.abs(off) < MET_DIOPTRES || next === dioptres) break;
+    if (Math.abs(off) * distanceM < MET_SHARE || next === dioptres) break;
     const after = focused(next);
     const gained = dioptresOf(after.subjectM) - dioptresOf(found.subjectM);
     if (gained !== 0) slope = (next - dioptres) / gained;
