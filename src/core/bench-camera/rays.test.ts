@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { plainRig } from '../../../tests/support/plainRig';
 import { lensExample, lensOf, mountOf, partOf } from '../kit/records';
-import { lensAt, predictHalo, transmissionAt } from '../halo';
+import {
+  HALF_TRANSMISSION,
+  lensAt,
+  predictHalo,
+  radiusAtTransmission,
+  transmissionAt,
+} from '../halo';
+import { evaluate } from '../rig/report';
 import { trainOf, haloBehind } from '../rig/train';
 import { lightMap, trueRadii, type LightMap, type RayLens } from './rays';
 
@@ -98,6 +106,141 @@ describe('the halo model against rays, on what it says of rims that move', () =>
       expect(Math.abs(transmissionAt(halo.rims, r) - at(traced, traced.through, r))).toBeLessThan(
         0.015,
       );
+  });
+
+  /** A tube behind a converter: lens and glass stay, and the picture is taken farther back. */
+  describe('a tube behind a converter', () => {
+    const PUPIL_MM = 49.47; // 48.5 mm, P 1.02
+    const converters = {
+      'a 0.71x, 17.24 mm before the picture': { zMm: 17.24, factor: 0.71 },
+      'a 0.64x': { zMm: 20, factor: 0.64 },
+      'a 1.4x': { zMm: 22.86, factor: 1.4 },
+    };
+    const openings = {
+      rear: { zMm: 21, radiusMm: 14.5 },
+      front: { zMm: 95, radiusMm: 22 },
+    };
+    const cases = Object.entries(converters).flatMap(([name, converter]) =>
+      [5, 10].flatMap((tubeMm) =>
+        (['rear', 'front'] as const).map((side) => ({ name, converter, tubeMm, side })),
+      ),
+    );
+
+    it.each(cases)('$tubeMm mm behind $name: a $side rim lies where rays meet it', (rig) => {
+      const { converter, tubeMm, side } = rig;
+      const { zMm, factor } = converter;
+      const opening = openings[side];
+      const N = 8;
+      const past = Math.abs(1 - opening.zMm / PUPIL_MM);
+      const halo = haloBehind(
+        trainOf(
+          [
+            partOf({
+              id: 'c',
+              name: 'converter',
+              kind: factor < 1 ? 'focal reducer' : 'teleconverter',
+              frontMountId: 'deep',
+              rearMountId: 'shallow',
+              factor,
+              thicknessMm: 26 - zMm * (1 - factor),
+            }),
+            partOf({
+              id: 't',
+              name: 'tube',
+              kind: 'extension tube',
+              frontMountId: 'shallow',
+              rearMountId: 'shallow',
+              factor: 1,
+              thicknessMm: tubeMm,
+            }),
+          ],
+          MOUNTS,
+        ),
+        {
+          rims: [
+            {
+              side,
+              edgeRadiusMm: opening.radiusMm / past,
+              softnessMm: opening.zMm / (2 * N * past),
+            },
+          ],
+          exitPupilMm: PUPIL_MM,
+          coneTangent: 1 / (2 * N),
+          centre: { xMm: 0, yMm: 0 },
+        },
+        N,
+      );
+      // What the glass of focal length F shows so much farther behind it lies where 1/F = 1/a + 1/b says, by hand.
+      const F = (zMm * factor) / (1 - factor);
+      const b = factor * zMm + tubeMm;
+      const a = 1 / (1 / b - 1 / F);
+      const out = a - zMm;
+      const seen: RayLens = {
+        ...bare,
+        exitPupilMm: PUPIL_MM + out,
+        openings: [{ ...opening, zMm: opening.zMm + out }],
+        converter: { zMm: a, factor: b / a },
+      };
+      const map = lightMap(seen, (N * (PUPIL_MM + out)) / PUPIL_MM, 45, 0.05);
+      const rays = trueRadii(map).halfLight ?? Number.NaN;
+      const told = radiusAtTransmission(halo.rims, HALF_TRANSMISSION);
+      expect(Math.abs(told - rays)).toBeLessThan(0.06 + 0.004 * rays);
+      // And it is no longer where the same converter alone puts it.
+      expect(Math.abs(told - (factor * opening.radiusMm) / past)).toBeGreaterThan(0.2);
+    });
+
+    it('makes f/8 behind 0.71x f/6.05, and half light 19.67 mm, as an exact trace gave it', () => {
+      // An exact trace of a 48.5 mm lens, P 1.02, half light at 25.96 mm, with a 0.71x and 10 mm of tube behind.
+      const lens = lensOf({
+        ...lensExample,
+        mountId: 'slr',
+        focalMinMm: 48.5,
+        focalMaxMm: 48.5,
+        openFNumberWide: 2,
+        openFNumberLong: 2,
+        focusing: 'unit',
+        pupilMagnification: 1.02,
+        maxMagnification: null,
+        halo: [
+          {
+            ...lensExample.halo[0]!,
+            focalMm: 48.5,
+            fNumber: 8,
+            focusM: null,
+            exitPupilMm: PUPIL_MM,
+            front: { edgeRadiusMm: 25.96, softnessMm: 1 },
+            rear: null,
+          },
+        ],
+      });
+      const parts = [
+        partOf({
+          id: 'c',
+          name: 'reducer',
+          kind: 'focal reducer',
+          frontMountId: 'slr',
+          rearMountId: 'ml',
+          factor: 0.71,
+          thicknessMm: 21,
+        }),
+        partOf({
+          id: 't',
+          name: 'tube',
+          kind: 'extension tube',
+          frontMountId: 'ml',
+          rearMountId: 'ml',
+          factor: 1,
+          thicknessMm: 10,
+        }),
+      ];
+      const { optics, halo } = evaluate(
+        plainRig({ lens, parts, settings: { focalMm: 48.5, fNumber: 8, focusM: null } }),
+      );
+      expect(optics.effectiveFNumber).toBeCloseTo(6.05, 1);
+      expect(radiusAtTransmission(halo.model.rims, HALF_TRANSMISSION)).toBeCloseTo(19.67, 1);
+      // 1/f = 1/u + 1/v: 10 mm behind a whole of 34.4 mm.
+      expect(optics.magnification).toBeCloseTo(10 / (0.71 * 48.5), 3);
+    });
   });
 
   it.each([

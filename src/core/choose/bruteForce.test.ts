@@ -223,6 +223,25 @@ describe('what is chosen', () => {
     );
   });
 
+  it('is handed over with a view that was asked for, scaled up as far as that takes', () => {
+    fc.assert(
+      fc.property(zooms, jobs, (lens, job) => {
+        const scaled = { ...job, postScale: 1.2 };
+        const workspace = kit({ lenses: [lens], parts: [plain, reducer], bodies: [body] });
+        for (const candidate of all(workspace, scaled).filter(passes)) {
+          const { viewOf } = byBruteForce(candidate, scaled, workspace);
+          const view = viewOf(candidate.at!.focalMm) * candidate.at!.postScale;
+          expect(view).toBeGreaterThan(job.viewFromMm / 1.003);
+          expect(view).toBeLessThan(job.viewToMm * 1.003);
+          expect(candidate.views.some((w) => w.from / 1.003 < view && view < w.to * 1.003)).toBe(
+            true,
+          );
+        }
+      }),
+      { numRuns: runs(60), endOnFailure: true },
+    );
+  });
+
   it('is Clear on the Bench as it is handed over', () => {
     fc.assert(
       fc.property(zooms, jobs, (lens, job) => {

@@ -206,7 +206,7 @@ export function standingOf(pair: Pair, body: Body, kit: Kit): Standing {
   const fit = {
     joints: [],
     strike: strikeOf(rig),
-    register: registerFit(rig, pair.train, pair.reach.extensionMm),
+    register: registerFit(rig, pair.train),
   };
   return {
     trouble: fitProblem(fit)?.sentence ?? null,

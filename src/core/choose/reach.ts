@@ -7,7 +7,13 @@ import { type Offset, type FrameSize, apertureSeries, isAsOpenAs, MARK_SLACK } f
 import { type Halo, acceptedRadius, type HaloEvidence, lensAt } from '../halo';
 import type { Window } from '../maths';
 import { openFNumberAt, type Lens } from '../kit/records';
-import { apertureControl, extensionMm, type Train } from '../rig/train';
+import {
+  apertureControl,
+  carriedOut,
+  type CarriedOut,
+  extensionOf,
+  type Train,
+} from '../rig/train';
 import { haloThrough, seenFrom } from '../rig';
 import { evidenceBehind, riskIn, spareIn } from '../rig/judged';
 import { zoomPlaces } from '../sweep';
@@ -49,8 +55,8 @@ export interface Covered {
 export interface Reach {
   lens: Lens;
   train: Train;
-  /** How far the train carries the lens out, mm. */
-  extensionMm: number;
+  /** How far tubes carry lens and picture out. */
+  carried: CarriedOut;
   limitStops: number;
   /** Places along the zoom, log f. */
   places: readonly number[];
@@ -69,7 +75,7 @@ export interface Reach {
 export const reachOf = (lens: Lens, train: Train, limitStops: number): Reach => ({
   lens,
   train,
-  extensionMm: extensionMm(train, 0),
+  carried: carriedOut(train, extensionOf(0)),
   limitStops,
   places: zoomPlaces({ lens }, { from: lens.focalMinMm, to: lens.focalMaxMm }),
   closes: apertureControl(lens, train.parts) !== 'nothing',
@@ -80,8 +86,14 @@ export const reachOf = (lens: Lens, train: Train, limitStops: number): Reach => 
 });
 
 /** The lens at a focal length and an aperture, focused far away. */
-const setAt = ({ lens, extensionMm: extension }: Reach, focalMm: number, fNumber: number) =>
-  lensAt(lens, { focalMm, fNumber, focusM: null, extensionMm: extension });
+const setAt = ({ lens, carried }: Reach, focalMm: number, fNumber: number) =>
+  lensAt(lens, {
+    focalMm,
+    fNumber,
+    focusM: null,
+    extensionMm: carried.lensMm,
+    behindMm: carried.behindMm,
+  });
 
 /** The halo at a focal length and an aperture, about the lens's own axis. */
 export const haloAt = (reach: Reach, focalMm: number, fNumber: number): Halo =>

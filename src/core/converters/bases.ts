@@ -10,7 +10,7 @@ interface BasisWords {
 
 /** What one basis says of a converter, in words. */
 export function basisWords({ report, rig }: ConverterColumn, basis: DepthBasis): BasisWords {
-  const m = report.optics.train.factor;
+  const m = report.optics.workingFactor;
   const wider = m < 1;
   switch (basis.basis) {
     case 'same place':

@@ -11,6 +11,8 @@ export interface Setting {
   focusM: number | null;
   /** How far tubes and helicoids carry the whole lens out, mm; 0 where left out. */
   extensionMm?: number;
+  /** How much farther than that its picture is taken behind it, mm, for tubes behind a converter; 0 where left out. */
+  behindMm?: number;
 }
 
 /**
@@ -22,8 +24,10 @@ export interface LensAt {
   setting: Setting;
   /** Focal length as the lens is focused, mm. */
   focusedFocalMm: number;
-  /** Magnification by ring and extension together. */
+  /** Magnification of its own picture: by ring, extension and what stands out behind a converter. */
   magnification: number;
+  /** The part of it for which the lens itself is set: by ring and extension. */
+  ownMagnification: number;
   /** The part of it for which the whole lens moves out; where groups move inside only an extension counts. */
   movedMagnification: number;
   /** Exit pupil over entrance pupil. */
@@ -36,7 +40,7 @@ export interface LensAt {
 
 /** The lens at a setting. */
 export function lensAt(lens: Lens, setting: Setting): LensAt {
-  const { focalMm, focusM, extensionMm = 0 } = setting;
+  const { focalMm, focusM, extensionMm = 0, behindMm = 0 } = setting;
   const { focalMm: focusedMm, magnification: atRing } = focusedAt(lens, focalMm, focusM);
   const moved = extendedMagnification(
     focalMm,
@@ -48,7 +52,8 @@ export function lensAt(lens: Lens, setting: Setting): LensAt {
     lens,
     setting,
     focusedFocalMm: focusedMm,
-    magnification: extendedMagnification(focalMm, extensionMm, atRing),
+    magnification: extendedMagnification(focalMm, extensionMm + behindMm, atRing),
+    ownMagnification: extendedMagnification(focalMm, extensionMm, atRing),
     movedMagnification: moved,
     pupil,
     edgeScale: pupilScale(moved, pupil),
@@ -106,7 +111,7 @@ const NO_DOUBT: FocusDoubt = { edgeShare: 0, softness: 0, falloff: 0, doubts: []
  * it was measured, 0 for infinity; `falloffSigma` is how unsure its falloff is, share of it.
  */
 export function focusDoubt(
-  { lens, magnification: m, movedMagnification, pupil }: LensAt,
+  { lens, ownMagnification: m, movedMagnification, pupil }: LensAt,
   knownAt: readonly number[],
   falloffSigma: number,
 ): FocusDoubt {

@@ -111,11 +111,39 @@ describe('the register', () => {
     });
   });
 
-  it('0.1 mm too long focuses a 50 mm lens to 25.05 m and no farther (f + f²/δ)', () => {
+  it('0.1 mm too long focuses a 50 mm lens to 25.10 m and no farther (f + f²/δ, the sensor f + δ behind it)', () => {
     const { errorMm, reachesInfinity, farthestFocusM } = register([plain({ thicknessMm: 26.1 })]);
     expect(errorMm).toBeCloseTo(0.1, 9);
     expect(reachesInfinity).toBe(false);
-    expect(farthestFocusM).toBeCloseTo(25.05, 6);
+    expect(farthestFocusM).toBeCloseTo(25.05 + 0.0501, 6);
+  });
+
+  it('too long behind a converter counts by the square of its factor: 50.4 m behind 0.71x, 400 m behind 2x', () => {
+    // 100 mm, 0.1 mm too long: for the lens 0.1/0.71² = 0.198 and 0.1/4 mm (1/f = 1/u + 1/v by hand).
+    const long = plain({ frontMountId: 'ml', rearMountId: 'ml', thicknessMm: 0.1 });
+    const farthest = (factor: number, thicknessMm: number, at: 'before' | 'behind') => {
+      const converter = partOf(factor < 1 ? 'focal reducer' : 'teleconverter', {
+        factor,
+        thicknessMm,
+      });
+      const before = plain({ rearMountId: 'slr', thicknessMm: 0.1 });
+      const parts = at === 'behind' ? [converter, long] : [before, converter];
+      const { register: fit } = fitOf(
+        plainRig({ lens: { focalMinMm: 100, focalMaxMm: 100 }, parts, settings: { focalMm: 100 } }),
+      );
+      expect(fit.errorMm).toBeCloseTo(0.1, 9);
+      return fit.farthestFocusM!;
+    };
+    expect(farthest(0.71, 21, 'behind')).toBeGreaterThan(50.2);
+    expect(farthest(0.71, 21, 'behind')).toBeLessThan(50.7);
+    expect(farthest(2, 65, 'behind')).toBeGreaterThan(399);
+    expect(farthest(2, 65, 'behind')).toBeLessThan(402);
+    // Before the glass it counts as it is.
+    for (const [factor, thick] of [
+      [0.71, 21],
+      [2, 65],
+    ] as const)
+      expect(farthest(factor, thick, 'before')).toBeCloseTo(100.25, 0);
   });
 
   it('two hundredths are shimmed away, and too short reaches infinity before the stop', () => {

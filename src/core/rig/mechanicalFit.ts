@@ -14,7 +14,15 @@ import { jointProblems, type JointProblem } from './joints';
 import { metres, mm } from '../words';
 import type { Rig } from './rig';
 import { situationOf, type Situation } from './situation';
-import { apertureControl, type ApertureControl, type Train } from './train';
+import {
+  apertureControl,
+  type ApertureControl,
+  carriedOut,
+  convertersShiftMm,
+  extensionOf,
+  type Link,
+  type Train,
+} from './train';
 
 export interface Strike {
   /** Place of what it could strike among the parts of the train; null for the body. */
@@ -34,7 +42,7 @@ interface RegisterFit {
   /** The same with tubes and helicoid run out: how far before the sensor infinity falls, mm. */
   longMm: number | null;
   reachesInfinity: boolean | null;
-  /** Farthest distance in focus, m; null at infinity or where not known. */
+  /** Farthest distance in focus, m from the sensor; null at infinity or where not known. */
   farthestFocusM: number | null;
 }
 
@@ -78,24 +86,34 @@ const NO_REGISTERS: RegisterFit = {
 export const areMountsTold = ({ body, lens }: Pick<Rig, 'body' | 'lens'>): boolean =>
   isTold(body, 'mountId') && isTold(lens, 'mountId');
 
+/** How much longer a plain part is than the registers of its mounts leave it, mm; a tube is as long as it is made to be. */
+function errorOf({ part, imageShiftMm: shift }: Link): number {
+  if (isFront(part) || magnifies(part) || part.kind === 'extension tube') return 0;
+  // A plate carries the image back, as if the part were that much thinner.
+  const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
+  return -((shift ?? 0) + plate);
+}
+
 /** How the registers of lens, train and body agree. */
-export function registerFit(rig: Rig, train: Train, extensionMm: number): RegisterFit {
+export function registerFit(rig: Rig, train: Train): RegisterFit {
   if (!areMountsTold(rig)) return NO_REGISTERS;
-  let error = 0;
-  for (const { part, imageShiftMm: shift } of train.links) {
-    if (isFront(part) || magnifies(part)) continue;
-    if (shift === null) return NO_REGISTERS;
-    // A plate carries the image back, as if the part were that much thinner.
-    const plate = part.plate ? plateShiftMm(part.plate.thicknessMm, part.plate.index) : 0;
-    if (part.kind !== 'extension tube') error -= shift + plate;
-  }
-  const long = error + extensionMm;
+  const plain = train.links.filter(({ part }) => !isFront(part) && !magnifies(part));
+  if (plain.some(({ imageShiftMm }) => imageShiftMm === null)) return NO_REGISTERS;
+  const { focalMm, helicoidMm } = rig.settings;
+  const extension = extensionOf(helicoidMm);
+  const carried = carriedOut(train, (link) => extension(link) + errorOf(link));
+  // Behind a converter what counts for the lens is more, or less, than what stands out.
+  const atLens = carried.lensMm + carried.behindMm;
+  const long = atLens * train.factor * carried.factor;
   const tooLong = long > REGISTER_TOLERANCE_MM;
+  const wayMm = focalMm + carried.totalMm - convertersShiftMm(train);
   return {
-    errorMm: error,
+    errorMm: plain.reduce((sum, link) => sum + errorOf(link), 0),
     longMm: long,
     reachesInfinity: !tooLong,
-    farthestFocusM: tooLong ? farthestFocusM(rig.settings.focalMm, long) : null,
+    farthestFocusM: tooLong
+      ? (farthestFocusM(focalMm, atLens) ?? 0) * train.frontFactor ** 2 + wayMm / 1000
+      : null,
   };
 }
 
@@ -145,11 +163,11 @@ function coverGlassOf({ body }: Rig, fNumber: number): CoverGlass | null {
 }
 
 /** Whether a rig goes together as it is set. */
-export function fitIn({ rig, train, at, light }: Situation): FitReport {
+export function fitIn({ rig, train, light }: Situation): FitReport {
   const { lens, parts } = rig;
   return {
     joints: jointProblems(rig),
-    register: registerFit(rig, train, at.setting.extensionMm ?? 0),
+    register: registerFit(rig, train),
     strike: strikeOf(rig),
     coverGlass: coverGlassOf(rig, light.fNumber),
     carried: carriedBy(rig),

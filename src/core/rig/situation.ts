@@ -10,7 +10,9 @@ import { clamp } from '../maths';
 import { deliveredOf, travelOf } from './framed';
 import type { Rig } from './rig';
 import {
-  extensionMm,
+  carriedOut,
+  type CarriedOut,
+  extensionOf,
   trainLight,
   type TrainLight,
   haloBehind,
@@ -22,6 +24,8 @@ import {
 export interface Situation {
   rig: Rig;
   train: Train;
+  /** How far tubes and helicoids carry lens and picture out. */
+  carried: CarriedOut;
   /** The bare lens as it is set. */
   at: LensAt;
   /** What the train does to its focal length, f-number and light. */
@@ -37,8 +41,8 @@ export interface Situation {
 
 /** The halo of a lens behind a train, about the lens's own axis. */
 // A part that passes no faster than some f-number is a hole on the axis and no diaphragm: rims stay as soft.
-export const haloThrough = (at: LensAt, train: Train): Halo =>
-  haloBehind(train, predictHalo(at), at.setting.fNumber);
+export const haloThrough = (at: LensAt, train: Train, helicoidMm = 0): Halo =>
+  haloBehind(train, predictHalo(at), at.setting.fNumber, helicoidMm);
 
 /** A halo with its centre counted from a place `from` the place it was counted from, mm. */
 export function seenFrom(halo: Halo, from: Offset): Halo {
@@ -67,18 +71,16 @@ export function situationOf(rig: Rig): Situation {
   const { lens, settings } = rig;
   const { focalMm, fNumber, focusM, helicoidMm } = settings;
   const train = trainOf(rig.parts, rig.mounts);
-  const at = lensAt(lens, {
-    focalMm,
-    fNumber,
-    focusM,
-    extensionMm: extensionMm(train, helicoidMm),
-  });
+  const carried = carriedOut(train, extensionOf(helicoidMm));
+  const { lensMm: extensionMm, behindMm } = carried;
+  const at = lensAt(lens, { focalMm, fNumber, focusM, extensionMm, behindMm });
   return {
     rig,
     train,
+    carried,
     at,
     light: trainLight(train, lens, focalMm, fNumber),
-    halo: seenFrom(haloThrough(at, train), readOutFromAxis(rig)),
+    halo: seenFrom(haloThrough(at, train, helicoidMm), readOutFromAxis(rig)),
     delivered: deliveredOf(rig),
     travel: travelOf(rig),
     limitStops: limitStops(rig.judgement),

@@ -1,6 +1,7 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
 import { evidenceFor, type HaloEvidence } from '../../halo';
 import { fullName, isFront, type Part } from '../../kit/records';
+import { workingFNumber } from '../../optics';
 import type { Situation } from '../../rig';
 import { isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
 
@@ -36,13 +37,28 @@ const DOUBTS = {
   measured: null,
 } as const;
 
+/** How much a halo has grown by what stands out behind the converters, a ratio: as much as its cone became slower. */
+function grownBehind({ at, train, halo }: Pick<Situation, 'at' | 'train' | 'halo'>): number {
+  const { setting, ownMagnification, pupil } = at;
+  const before = workingFNumber(setting.fNumber, ownMagnification, pupil) * train.factor;
+  return 1 / (2 * halo.coneTangent * before);
+}
+
+/** An exit pupil is half as unsure as the falloff it makes, 1/L². */
+const PUPIL_SHARE_OF_FALLOFF = 0.5;
+
 /** The evidence of the bare lens, less sure by what is not known of the converters' own rims. */
-export function evidenceBehind({
-  at,
-  train,
-  halo,
-}: Pick<Situation, 'at' | 'train' | 'halo'>): HaloEvidence {
-  const evidence = evidenceFor(at, train.factor);
+export function evidenceBehind(situation: Pick<Situation, 'at' | 'train' | 'halo'>): HaloEvidence {
+  const { at, train, halo } = situation;
+  const bare = evidenceFor(at, train.factor);
+  const grown = grownBehind(situation);
+  // R (1 + e/L): what is not known of L counts by the share of R that is due to it.
+  const byPupil = PUPIL_SHARE_OF_FALLOFF * bare.falloffSigma * Math.abs(1 - 1 / grown);
+  const edgeMm = Math.min(...halo.rims.map((r) => r.edgeRadiusMm));
+  const evidence = {
+    ...bare,
+    edgeSigmaMm: Math.hypot(bare.edgeSigmaMm * grown, byPupil * edgeMm),
+  };
   const own = train.parts.flatMap((part) => {
     const known = ownRimKnown(part, train.mounts);
     return known ? [{ part, ...known }] : [];

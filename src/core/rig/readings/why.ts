@@ -19,7 +19,7 @@ import {
 } from '../../words';
 import { printedNames, isOffMiddle } from '../../optics';
 import type { Report } from '../report';
-import type { Rig } from '../../rig';
+import { type Rig, situationOf } from '../../rig';
 import type { Explain, Why } from './whyTypes';
 import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
 
@@ -104,6 +104,9 @@ const pixelsWords = ({ across, down }: Pixels): string =>
   `${Math.round(across)} × ${Math.round(down)}`;
 
 /** What desqueezing makes of the recorded pixels: it spreads them across, and leaves them down. */
+/** Whether a tube stands behind a converter, which then works at another factor. */
+const isBehindGlass = ({ optics }: Report): boolean => optics.workingFactor !== optics.train.factor;
+
 const desqueezedInputs = ({ lens: { squeeze } }: Rig): Why['inputs'] =>
   squeeze === 1
     ? []
@@ -193,7 +196,10 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['M', fixed(report.optics.train.factor, 4)],
       ['prints as', report.optics.printsAs.join(' or ')],
       ['in whole and half stops', wholeAndHalf(report.optics.train.fNumber)],
-      ['at this focus distance', `${fWords(report.optics.effectiveFNumber)}, N′(1 + m/P)`],
+      [
+        'at this focus distance',
+        `${fWords(report.optics.effectiveFNumber)}, N′(1 + m/P)${isBehindGlass(report) ? '(1 + e/L′)' : ''}`,
+      ],
     ],
     evidence: report.optics.train.speedHeldBack
       ? 'A part in the train passes no faster aperture than this.'
@@ -251,7 +257,7 @@ const EXPLAIN: Record<Reading, Explain> = {
       ['f′', mm(report.optics.train.focalMm)],
       ['frame', size(report.frame.delivered)],
       ['squeeze', `${rig.lens.squeeze}`],
-      ['m', fixed(report.optics.magnification, 4)],
+      ['m, of the lens’s own picture', fixed(situationOf(rig).at.magnification, 4)],
     ],
     evidence: 'Thin lens, no distortion.',
   }),

@@ -224,7 +224,7 @@ export const EXPLAIN_PRACTICE: Record<PracticeReading, Explain> = {
   register: (_, { fit }) => ({
     title: 'Reaching infinity',
     formula:
-      'thickness − (register of the lens − register of the body), glass and extension counted; too long by δ focuses to f + f²/δ',
+      'thickness − (register of the lens − register of the body), glass and extension counted; too long by δ focuses to f + f²/δ before the lens; behind a converter of factor m about δ/m² of it count',
     inputs: [
       [
         'plain parts too long by',

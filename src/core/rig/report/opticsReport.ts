@@ -6,7 +6,6 @@ import {
   equivalents,
   isoFactor,
   printsAs,
-  workingFNumber,
   type Angles,
   type Equivalents,
   type FrameSize,
@@ -18,7 +17,9 @@ import { magnificationOf } from './picture';
 export interface OpticsReport {
   /** What the train does to focal length, f-number and light. */
   train: TrainLight;
-  /** Working f-number at the focus distance: N'(1 + m/P). */
+  /** Product of the factors as the converters work: another than the train's where a tube stands behind one. */
+  workingFactor: number;
+  /** Working f-number at the focus distance: N'(1 + m/P), of tubes behind a converter 1 + e/L' more. */
   effectiveFNumber: number;
   /** How cameras print the f-number. */
   printsAs: string[];
@@ -39,12 +40,14 @@ export interface OpticsReport {
 
 /** `seen` is the delivered frame as it looks, desqueezed. */
 export function opticsReport(situation: Situation, seen: FrameSize): OpticsReport {
-  const { rig, at, light, delivered } = situation;
+  const { rig, at, light, delivered, halo, train, carried } = situation;
   const { lens, judgement } = rig;
   const iso = isoFactor(light.lightStops);
   return {
     train: light,
-    effectiveFNumber: workingFNumber(light.fNumber, at.magnification, at.pupil),
+    workingFactor: carried.factor,
+    // The cone that falls on the sensor, slower where a part holds it back.
+    effectiveFNumber: light.fNumber / (2 * halo.coneTangent * at.setting.fNumber * train.factor),
     printsAs: printsAs(light.fNumber),
     customDisagrees: customDisagrees(
       light.lightStops - (light.glassLossStops ?? 0),
@@ -57,6 +60,11 @@ export function opticsReport(situation: Situation, seen: FrameSize): OpticsRepor
     equivalentsByBasis: CROP_BASES.map((basis) =>
       equivalents(light.focalMm, light.fNumber, seen, basis, delivered),
     ),
-    view: anglesOfView(delivered, light.focalMm, at.magnification, lens.squeeze),
+    view: anglesOfView(
+      delivered,
+      (light.focalMm / train.factor) * carried.factor,
+      at.magnification,
+      lens.squeeze,
+    ),
   };
 }

@@ -68,8 +68,8 @@ function zoneShares(frame: FrameSize, centre: Halo['centre'], radiusMm: number):
 const CENTRED = { xMm: 0, yMm: 0 };
 
 /** Magnification on the sensor: a front converter of factor A makes the subject A times smaller for the lens. */
-export const magnificationOf = ({ at, train }: Situation): number =>
-  (at.magnification * train.factor) / train.frontFactor;
+export const magnificationOf = ({ at, train, carried }: Situation): number =>
+  (at.magnification * carried.factor) / train.frontFactor;
 
 /** What the rig is focused on. A front converter of factor A brings the subject A² nearer. */
 function subjectOf(situation: Situation): Subject {
@@ -85,11 +85,14 @@ function subjectOf(situation: Situation): Subject {
 
 /**
  * From the sensor to the plane from which distances of a thin lens count, mm: its image distance f (1 + m), less how far
- * converters carry the image toward the lens. Principal planes are taken as one, as nobody tells how far they are apart;
- * where registers do not tell where a converter stands, its shift is left out.
+ * converters carry the image toward the lens, and with tubes behind them as long as they are. Principal planes are taken as
+ * one, as nobody tells how far they are apart; where registers do not tell where a converter stands, its shift is left out.
  */
-const wayMm = ({ at, train }: Situation, magnification: number): number =>
-  at.focusedFocalMm * (1 + magnification) - convertersShiftMm(train);
+function wayMm({ at, train, carried }: Situation, magnification: number): number {
+  const { lensMm, behindMm, totalMm } = carried;
+  const tubesBehindMm = totalMm - lensMm - behindMm;
+  return at.focusedFocalMm * (1 + magnification) + tubesBehindMm - convertersShiftMm(train);
+}
 
 const placedOf = (situation: Situation): Placed => ({
   subject: subjectOf(situation),
@@ -104,12 +107,12 @@ export function inFocus(situation: Situation): Placed & { subjectM: number | nul
 
 /** The same lens at the same setting without the converters behind it, and with them moved to frame as it does. */
 function besideIt(situation: Situation, withPart: Placed): { bare: Placed; moved: Placed } {
-  const { at, train } = situation;
+  const { at, train, carried } = situation;
   const { factor, frontFactor } = train;
   const { subject } = withPart;
-  const bareMagnification = subject.magnification / factor;
+  const bareMagnification = subject.magnification / carried.factor;
   // As large on the sensor as through the bare lens: the lens itself then magnifies so many times less.
-  const atLens = at.magnification / factor;
+  const atLens = at.magnification / carried.factor;
   return {
     bare: {
       subject: {
@@ -131,7 +134,7 @@ function besideIt(situation: Situation, withPart: Placed): { bare: Placed; moved
 }
 
 export function pictureReport(situation: Situation, halfLightMm: number): PictureReport {
-  const { rig, light, delivered, halo } = situation;
+  const { rig, light, delivered, halo, carried } = situation;
   const circleMm = circleOfConfusionMm(delivered, rig.judgement.circle);
   const placed = placedOf(situation);
   const { subject } = placed;
@@ -141,7 +144,7 @@ export function pictureReport(situation: Situation, halfLightMm: number): Pictur
       ? []
       : depthOnThreeBases(
           { withPart: placed, ...besideIt(situation, placed) },
-          light.factor,
+          carried.factor,
           circleMm,
         );
   const blurBehind = (behindM: number | null): BlurBehind => ({

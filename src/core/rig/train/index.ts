@@ -1,11 +1,12 @@
 /** The face of this folder: what others may use of it. */
 export { apertureControl, type ApertureControl } from './aperture';
-export { extensionMm } from './extension';
+export { carriedOut, type CarriedOut, extensionOf } from './extension';
 export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
 export { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from './rims';
 export {
   convertersShiftMm,
   frontFactor,
+  type Link,
   shiftRangeMm,
   type Train,
   trainFactor,

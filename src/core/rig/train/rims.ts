@@ -8,9 +8,10 @@ import {
   type OwnRim,
   type Part,
 } from '../../kit/records';
-import type { Halo, Rim } from '../../halo';
+import { growthBehind, type Halo, haloFartherBack, type Rim } from '../../halo';
 import { type ThinConverter, diagonalMm } from '../../optics';
-import type { Mounts, Train } from './train';
+import { extensionOf } from './extension';
+import type { Link, Mounts, Train } from './train';
 
 /** Nearest an exit pupil may come to the sensor in the model, mm. */
 const NEAREST_PUPIL_MM = 10;
@@ -151,28 +152,43 @@ const scaled = (rim: Rim, factor: number): Rim => ({
   softnessMm: rim.softnessMm * factor,
 });
 
+/** A halo behind a converter: R -> mR, w -> mw, pupil distance recomputed, or kept where registers do not tell its place. */
+function behindConverter({ factor, thin }: Link, halo: Halo): Halo {
+  const { rims, exitPupilMm, coneTangent, centre } = halo;
+  return {
+    rims: rims.map((rim) => scaled(rim, factor)),
+    exitPupilMm: exitPupilMm !== null && thin ? pupilBehind(thin, exitPupilMm) : exitPupilMm,
+    coneTangent: coneTangent / factor,
+    centre: { xMm: centre.xMm * factor, yMm: centre.yMm * factor },
+  };
+}
+
 /**
- * The bare lens's halo as it falls behind the train: R -> mR, w -> mw, pupil distance recomputed (kept where
- * registers do not tell where the converter stands), each part's own rim joined on its side and scaled by the
- * parts behind it.
+ * The bare lens's halo as it falls behind the train: through each converter in turn, farther back by each tube behind one
+ * (those before all glass carry the lens out, and are in its halo already), each part's own rim joined on its side.
  */
-export function haloBehind({ links, mounts }: Train, halo: Halo, lensFNumber: number): Halo {
-  if (links.length === 0) return halo;
-  let rims = halo.rims;
-  let { exitPupilMm, coneTangent } = halo;
-  let { xMm, yMm } = halo.centre;
+export function haloBehind(
+  { links, mounts }: Train,
+  halo: Halo,
+  lensFNumber: number,
+  helicoidMm = 0,
+): Halo {
+  const outMm = extensionOf(helicoidMm);
+  let behind = halo;
   let fNumber = lensFNumber;
-  for (const { part, factor, thin } of links) {
-    fNumber *= factor;
-    if (factor !== 1) {
-      rims = rims.map((rim) => scaled(rim, factor));
-      if (exitPupilMm !== null && thin) exitPupilMm = pupilBehind(thin, exitPupilMm);
-      coneTangent /= factor;
-      xMm *= factor;
-      yMm *= factor;
+  let isBehindGlass = false;
+  for (const link of links) {
+    if (link.factor !== 1) {
+      fNumber *= link.factor;
+      behind = behindConverter(link, behind);
+      isBehindGlass = true;
+    } else if (isBehindGlass) {
+      const growth = growthBehind(behind.exitPupilMm, outMm(link));
+      behind = haloFartherBack(behind, fNumber, outMm(link));
+      fNumber *= growth;
     }
-    const own = ownRimOf(part, fNumber, mounts, exitPupilMm);
-    if (own) rims = [...rims, own];
+    const own = ownRimOf(link.part, fNumber, mounts, behind.exitPupilMm);
+    if (own) behind = { ...behind, rims: [...behind.rims, own] };
   }
-  return { rims, exitPupilMm, coneTangent, centre: { xMm, yMm } };
+  return behind;
 }

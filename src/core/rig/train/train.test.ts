@@ -4,7 +4,7 @@ import type { Halo } from '../../halo';
 import { converterOfShift } from '../../optics';
 import { MOUNTS, partOf, plainRig } from '../../../../tests/support/plainRig';
 import { evaluate } from '../report';
-import { extensionMm } from './extension';
+import { carriedOut, extensionOf } from './extension';
 import { trainLight } from './light';
 import { assumedEdgeMm, haloBehind, ownRimKnown } from './rims';
 import { imageShiftMm, shiftRangeMm, trainOf } from './train';
@@ -144,14 +144,47 @@ describe('parts that are neither plain nor converters', () => {
   };
 
   it('a tube extends by its thickness, a helicoid by what it is run out', () => {
-    expect(extensionMm(trainOf([tube], mounts), 0)).toBe(20);
-    expect(extensionMm(trainOf([helicoid], mounts), 8)).toBe(8);
-    expect(extensionMm(trainOf([helicoid], mounts), 99)).toBe(12);
-    expect(extensionMm(trainOf([plain], mounts), 8)).toBe(0);
+    const out = (part: Part, helicoidMm: number) =>
+      carriedOut(trainOf([part], mounts), extensionOf(helicoidMm));
+    for (const [part, helicoidMm, mm] of [
+      [tube, 0, 20],
+      [helicoid, 8, 8],
+      [helicoid, 99, 12],
+      [plain, 8, 0],
+    ] as const)
+      expect(out(part, helicoidMm)).toEqual({ lensMm: mm, behindMm: 0, factor: 1, totalMm: mm });
   });
 
-  it('an extension behind a 2x counts a quarter', () => {
-    expect(extensionMm(trainOf([{ ...tele, factor: 2 }, tube], mounts), 0)).toBe(5);
+  it('an extension behind a 2x of which nobody knows where it stands counts a quarter for the lens', () => {
+    const unplaced = { ...tele, factor: 2, thicknessMm: 0 };
+    expect(carriedOut(trainOf([unplaced, tube], mounts), extensionOf(0))).toEqual({
+      lensMm: 0,
+      behindMm: 5,
+      factor: 2,
+      totalMm: 20,
+    });
+  });
+
+  it('behind a 0.71x it is followed through the glass: 10 mm of a 42.2 mm reducer (1/f = 1/u + 1/v by hand)', () => {
+    // The glass stands a = F (1 - m)/m before the picture: 17.24 mm. Its own 12.24 mm behind it become 22.24 mm, so that
+    // 1/a′ = 1/22.24 - 1/42.21: a′ = 47.01, m′ = 22.24/47.01 = 0.4731.
+    const reducer = {
+      ...partExample,
+      factor: 0.71,
+      thicknessMm: 26 - (42.21 * 0.29 ** 2) / 0.71,
+    };
+    const behind = carriedOut(
+      trainOf([reducer, { ...tube, thicknessMm: 10 }], mounts),
+      ({ part }) => (part.kind === 'extension tube' ? 10 : 0),
+    );
+    expect(behind.factor).toBeCloseTo(0.4731, 3);
+    expect(behind.behindMm).toBeCloseTo(47.01 - 17.24, 1);
+    // A tube before it carries the lens, as without it.
+    const before = carriedOut(
+      trainOf([{ ...tube, thicknessMm: 10 }, reducer], mounts),
+      ({ part }) => (part.kind === 'extension tube' ? 10 : 0),
+    );
+    expect(before).toEqual({ lensMm: 10, behindMm: 0, factor: 0.71, totalMm: 10 });
   });
 
   it('a front converter changes the focal length, not the f-number, and cuts with a rim of its own', () => {
