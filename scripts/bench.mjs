@@ -111,8 +111,13 @@ async function frameSpeedInBrowser() {
 
 /** Lenses traced by rays, that nothing was tuned on: do the intervals hold, does what is said come? */
 async function tracedLenses() {
-  const { lenses, scenarios, bands } = await bundled('traced');
+  const { lenses, own, scenarios, bands } = await bundled('traced');
   const percent = (v) => `${(v * 100).toFixed(1)} %`;
+  for (const { frames, cases, medianMm, within } of own) {
+    const what = `a sample of ${frames} at its own frame’s aperture (${cases} cases)`;
+    row(`${what}, from the frame`, `${medianMm.toFixed(3)} mm`, '≤ 0.05 mm', medianMm <= 0.05);
+    row(`${what}, within its interval`, percent(within), '≥ 95 %', within >= 0.95);
+  }
   for (const { name, cases, held, medianMm } of scenarios) {
     row(
       `90 % intervals that hold, ${name} (${cases} cases, ${medianMm.toFixed(2)} mm)`,

@@ -7,7 +7,6 @@ import {
   expose,
   lightMap,
   trueRadii,
-  type Converter,
   type LightMap,
   type RayLens,
 } from '../../src/core/bench-camera';
@@ -16,12 +15,10 @@ import {
   lensOf,
   type Lens,
   type HaloSample,
-  mountOf,
-  partOf,
-  type Part,
   type RigSettings,
 } from '../../src/core/kit/records';
-import { measureFrame, sampleOf, type SampleFrame } from '../../src/core/measure';
+import { HALF_TRANSMISSION, lensAt, predictHalo, radiusAtTransmission } from '../../src/core/halo';
+import { type Figure, measureFrame, sampleOf, type SampleFrame } from '../../src/core/measure';
 import { randomOf, type Random } from '../../src/core/maths';
 import { diagonalMm, FULL_FRAME } from '../../src/core/optics';
 import { evaluate } from '../../src/core/rig/report';
@@ -29,6 +26,7 @@ import type { Rig } from '../../src/core/rig';
 import { exposureOf, type DrawnRig } from '../../tests/support/frames';
 import { drawOtherLens } from '../../tests/support/otherLenses';
 import { plainRig } from '../../tests/support/plainRig';
+import { drawConverter, partsOf, REGISTERS, tracedAt, type Where } from './tracedTrain';
 
 const LENSES = Number(process.env.LENSES ?? 120);
 /** Lenses from this number on; the method's constants were set on those to 130 and from 5000 to 5080. */
@@ -53,67 +51,12 @@ function truthAt(lens: RayLens, fNumber: number, half: number): Truth {
   return truth;
 }
 
-/** The whole lens carried out by `extensionMm`: every distance from the sensor grows. */
-const carriedOut = (lens: RayLens, extensionMm: number): RayLens => ({
-  ...lens,
-  exitPupilMm: lens.exitPupilMm + extensionMm,
-  groups: lens.groups.map((g) => ({ ...g, zMm: g.zMm + extensionMm })),
-  openings: lens.openings.map((o) => ({ ...o, zMm: o.zMm + extensionMm })),
-});
-
-/** A converter and what the kit knows of it. */
-interface Behind {
-  converter: Converter;
-  holeMm: number;
-  part: Part;
+/** A test frame, and what it says of half light by itself; null where it shows no edge. */
+interface TestFrame extends SampleFrame {
+  halfLightMm: Figure | null;
 }
 
-const REGISTERS: Rig['mounts'] = new Map(
-  [
-    { id: 'deep', registerMm: 44 },
-    { id: 'shallow', registerMm: 18 },
-  ].map((m) => [m.id, mountOf({ ...m, name: m.id })]),
-);
-
-/** A thin converter with a hole of its own, told as a lens of another exit pupil showed it. */
-function drawConverter(random: Random, factor: number, rig: DrawnRig): Behind {
-  const frontMm = factor < 1 ? random.between(12, 34) : random.between(25, 45);
-  const sensorHalf = diagonalMm(rig.sensor) / 2;
-  const backMm = factor * frontMm;
-  const holeMm = sensorHalf * Math.max(1, factor) * random.between(0.75, 1.1);
-  const rearMountId = factor < 1 ? 'shallow' : 'deep';
-  const exitPupilMm = random.between(60, 200);
-  const past = 1 - backMm / exitPupilMm;
-  const told = 1 + random.between(-0.03, 0.03);
-  return {
-    converter: { zMm: frontMm, factor },
-    holeMm,
-    part: partOf({
-      id: 'c',
-      name: `converter ${factor}`,
-      kind: factor < 1 ? 'focal reducer' : 'teleconverter',
-      frontMountId: 'deep',
-      rearMountId,
-      factor,
-      thicknessMm: (factor < 1 ? 44 - 18 : 0) - frontMm * (1 - factor),
-      transmission: 0.95,
-      ownRim: {
-        edgeRadiusMm: (holeMm / past) * told,
-        softnessMm: backMm / (2 * 4 * past),
-        fNumber: 4,
-        exitPupilMm,
-      },
-    }),
-  };
-}
-
-const behind = (lens: RayLens, { converter, holeMm }: Behind): RayLens => ({
-  ...lens,
-  converter,
-  openings: [...lens.openings, { zMm: converter.zMm, radiusMm: holeMm }],
-});
-
-function frameOf(rig: DrawnRig, fNumber: number, seed: number): SampleFrame | null {
+function frameOf(rig: DrawnRig, fNumber: number, seed: number): TestFrame | null {
   const half = diagonalMm(rig.sensor) / 2;
   const map = lightMap(rig.lens, fNumber, half * 1.2, half / 240);
   const image = expose(map, exposureOf(rig, randomOf(seed), { tone: 'linear' }));
@@ -124,7 +67,7 @@ function frameOf(rig: DrawnRig, fNumber: number, seed: number): SampleFrame | nu
   });
   if (measure.status === 'refused' || !evidence) return null;
   const unseenToMm = measure.status === 'bound' ? measure.lowerBoundMm : null;
-  return { grid: evidence.grid, fNumber, unseenToMm };
+  return { grid: evidence.grid, fNumber, unseenToMm, halfLightMm: measure.halfLightRadiusMm };
 }
 
 const lensWith = (rig: DrawnRig, focalMm: number, halo: HaloSample[], more: Partial<Lens> = {}) =>
@@ -185,26 +128,21 @@ function rigOf(lens: Lens, settings: Partial<RigSettings>, cornerMm: number, lim
   };
 }
 
-interface Where {
-  close?: { focusM: number; extensionMm: number };
-  behind?: Behind;
-}
-
 function casesOf({ rig, focalMm, fNumbers, random }: Asked, lens: Lens, where: Where = {}): Case[] {
   const half = diagonalMm(rig.sensor) / 2;
   return fNumbers.flatMap((fNumber): Case[] => {
-    const out = where.close ? carriedOut(rig.lens, where.close.extensionMm) : rig.lens;
-    const there = where.behind ? behind(out, where.behind) : out;
+    const there = tracedAt(rig.lens, where);
     // The iris stays as it is while the pupil moves away: the working f-number grows.
     const working = (fNumber * there.exitPupilMm) / rig.lens.exitPupilMm;
-    const truth = truthAt(there, working, half * Math.max(1, there.converter?.factor ?? 1));
+    const reach = half * Math.max(1, there.converter?.factor ?? 1) * (where.tubeMm ? 1.3 : 1);
+    const truth = truthAt(there, working, reach);
     if (truth.half === null) return [];
     const corner = truth.half * random.between(0.75, 1.25);
     const limit = [1, 2, 3][random.whole(0, 2)] ?? 2;
     const settings = { focalMm, fNumber, focusM: where.close?.focusM ?? null };
     const { halo, coverage, verdict } = evaluate({
       ...rigOf(lens, settings, corner, limit),
-      parts: where.behind ? [where.behind.part] : [],
+      parts: partsOf(where),
     });
     const miss = coverage.radiiMm.half - truth.half;
     return [
@@ -221,6 +159,25 @@ function casesOf({ rig, focalMm, fNumbers, random }: Asked, lens: Lens, where: W
 const scenarios = new Map<string, Case[]>();
 const note = (name: string, cases: Case[]) =>
   scenarios.set(name, [...(scenarios.get(name) ?? []), ...cases]);
+
+/** How far a sample is from the frame it was made from, at the frame's own aperture, and whether within its interval. */
+interface Own {
+  frames: number;
+  apartMm: number;
+  within: boolean;
+}
+const owns: Own[] = [];
+
+function keepOwn({ rig, focalMm }: Asked, { fNumber, halfLightMm }: TestFrame, lens: Lens): void {
+  if (!halfLightMm) return;
+  const { rims } = predictHalo(lensAt(lens, { focalMm, fNumber, focusM: null }));
+  const told = radiusAtTransmission(rims, HALF_TRANSMISSION);
+  owns.push({
+    frames: lens.halo[0]?.evidence.frames ?? 0,
+    apartMm: onFull(Math.abs(told - halfLightMm.value), rig),
+    within: told >= halfLightMm.low && told <= halfLightMm.high,
+  });
+}
 
 /** The sample without its centre: truth is asked about the lens's axis. */
 const centred = (sample: HaloSample): HaloSample => ({ ...sample, centreXMm: 0, centreYMm: 0 });
@@ -251,7 +208,9 @@ function tryLens(rig: DrawnRig, number: number): boolean {
   const measured = (frames: readonly SampleFrame[]): HaloSample => centred(sampleOf(frames, facts));
   const by = (sample: HaloSample, more: Partial<Lens> = {}) =>
     lensWith(rig, focalMm, [sample], more);
+  for (const frame of [open, closed]) if (frame) keepOwn(asked, frame, by(measured([frame])));
   if (open && closed) {
+    for (const frame of [open, closed]) keepOwn(asked, frame, by(measured([open, closed])));
     const sample = measured([open, closed]);
     note('two frames', casesOf(asked, by(sample)));
     const m = random.between(0.1, 0.4);
@@ -262,6 +221,8 @@ function tryLens(rig: DrawnRig, number: number): boolean {
     for (const factor of [0.71, 1.4]) {
       const where = { behind: drawConverter(random, factor, rig) };
       note(`two frames, behind × ${factor}`, casesOf(asked, by(sample), where));
+      const tube = { ...where, tubeMm: random.between(4, 12) };
+      note(`two frames, behind × ${factor} and a tube`, casesOf(asked, by(sample), tube));
     }
   }
   if (open) note('one frame, open', casesOf(asked, by(measured([open]))));
@@ -300,10 +261,22 @@ for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
 const share = (cases: readonly Case[], of: (c: Case) => boolean) =>
   cases.filter(of).length / cases.length;
 const all = [...scenarios.values()].flat();
+const medianOf = (values: readonly number[]) =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+const ownOf = (frames: number) => {
+  const some = owns.filter((o) => o.frames === frames);
+  return {
+    frames,
+    cases: some.length,
+    medianMm: medianOf(some.map((o) => o.apartMm)),
+    within: some.filter((o) => o.within).length / Math.max(1, some.length),
+  };
+};
 const BANDS = [0, 0.05, 0.2, 0.4, 0.6, 0.8, 0.95, 1.0001];
 console.log(
   JSON.stringify({
     lenses: drawn,
+    own: [1, 2].map(ownOf),
     scenarios: [...scenarios].map(([name, cases]) => {
       const misses = cases.map((c) => c.missMm).sort((a, b) => a - b);
       const calm = cases.filter((c) => c.risk < 0.05);

@@ -160,6 +160,29 @@ describe('two frames, wide open and f/8 to f/11', () => {
   });
 });
 
+describe('one frame wide open', () => {
+  it('is not forgotten in its sample, which stays within what the frame says at its own aperture', async () => {
+    let asked = 0;
+    for (let i = 0; asked < 8; i += 1) {
+      const frame = await drawOtherFrame(HELD_OUT + 600 + i);
+      if (!frame?.fNumber || frame.fNumber >= 4) continue;
+      const { fNumber } = frame;
+      const { measure, evidence } = measureFrame(frame.image, {
+        sensor: frame.rig.sensor,
+        tone: { kind: frame.exposure.tone },
+        fNumber,
+      });
+      const seen = measure.halfLightRadiusMm;
+      if (!seen || !evidence) continue;
+      asked += 1;
+      // A usual exit pupil of this kind may be far from that of the lens: then the frame counts.
+      const { value } = foretold([{ grid: evidence.grid, fNumber, unseenToMm: null }], 50, fNumber);
+      expect(value).toBeGreaterThanOrEqual(seen.low - 0.01);
+      expect(value).toBeLessThanOrEqual(seen.high + 0.01);
+    }
+  });
+});
+
 describe('frames that show no edge', () => {
   /** Frames of a lens whose edge lies beyond the sensor's corner, and its true half light, mm. */
   const beyond = (number: number) => {

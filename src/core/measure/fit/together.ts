@@ -6,6 +6,7 @@
  */
 import { fitHalo, type FrameLight, type HaloFit } from './haloFit';
 import { halfLightOf } from './haloModel';
+import { halfLightInterval } from './interval';
 
 interface Together {
   fit: HaloFit;
@@ -28,6 +29,18 @@ function halfLightAt(fit: HaloFit, firstFNumber: number, fNumber: number): numbe
 export const TELLS_FALLOFF_FROM = 5.6;
 
 /**
+ * A frame alone. One too wide open to tell its falloff is fitted with a usual one, as long as that does not leave what the
+ * frame itself says of half light: no guess outweighs what was seen.
+ */
+function aloneOf(frame: FrameLight & { fNumber: number }, usualPupilMm: number): HaloFit {
+  const seen = fitHalo([frame]);
+  if (frame.fNumber >= TELLS_FALLOFF_FROM) return seen;
+  const { low, high } = halfLightInterval(seen);
+  const usual = fitHalo([frame], { exitPupilMm: usualPupilMm });
+  return usual.halfLightMm >= low && usual.halfLightMm <= (high ?? Infinity) ? usual : seen;
+}
+
+/**
  * Frames with their f-numbers, the widest aperture first. `usualPupilMm` is the exit pupil to expect of the
  * kind of lens, for a single frame too wide open to tell its own.
  */
@@ -38,11 +51,7 @@ export function fitTogether(
   const [first, ...others] = frames;
   const last = others.at(-1);
   if (!first) throw new RangeError('no frames to measure');
-  if (!last) {
-    const isOpen = first.fNumber < TELLS_FALLOFF_FROM;
-    const fit = fitHalo([first], { exitPupilMm: isOpen ? usualPupilMm : null });
-    return { fit, disagreementMm: 0 };
-  }
+  if (!last) return { fit: aloneOf(first, usualPupilMm), disagreementMm: 0 };
   const closed = fitHalo([last]);
   const { exitPupilMm } = closed;
   const alone = frames.map((frame) =>

@@ -1,7 +1,7 @@
 /** How sure a halo is behind a converter, by how its own rim is known. */
 import { demoRig } from '../../../../tests/support/demo';
 import { describe, expect, it } from 'vitest';
-import { partOf, plainRig } from '../../../../tests/support/plainRig';
+import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
 import type { Part } from '../../kit/records';
 import { type Rig, situationOf } from '../../rig';
 import { evidenceBehind } from './evidenceBehind';
@@ -85,6 +85,37 @@ describe('a converter’s own rim', () => {
     const edge = far / (1 - 18 / pupil);
     expect(throat([]).sigma).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * edge), 2);
     expect(sigma).toBeCloseTo(Math.hypot(LENS_MM, 0.1 * edge, edge - far), 2);
+  });
+
+  it('with a tube behind it is as unsure as the exit pupil it throws outward', () => {
+    const sigma = (parts: readonly ReturnType<typeof partOf>[]) =>
+      evidenceBehind(
+        situationOf(
+          plainRig({ lens: { halo: [{ ...plainLens().halo[0]!, exitPupilMm: 50 }] }, parts }),
+        ),
+      ).edgeSigmaMm;
+    const rim = { edgeRadiusMm: 200, softnessMm: 4, fNumber: 4, exitPupilMm: null };
+    const reducer = partOf('focal reducer', { factor: 0.71, thicknessMm: 21, ownRim: rim });
+    const tube = partOf('extension tube', {
+      frontMountId: 'ml',
+      rearMountId: 'ml',
+      thicknessMm: 10,
+    });
+    // L′ = b − F o/(o − F) with o = L − 17.24 and F = 42.2 mm: 50 mm lies 146 mm off, 56 mm 537 mm, 44.6 mm 82 mm.
+    const edge = (L: number) => {
+      const o = L - 17.24;
+      return 21.3 * (1 + 10 / (12.24 - (42.21 * o) / (o - 42.21)));
+    };
+    const share = Math.hypot(0.5 * 0.08, 0.12);
+    const told = Math.max(
+      ...[50 * (1 + share), 50 / (1 + share)].map((L) => Math.abs(edge(L) - edge(50))),
+    );
+    const behind = sigma([reducer, tube]);
+    expect(behind).toBeCloseTo(Math.hypot(sigma([reducer]), told), 1);
+    expect(behind).toBeGreaterThan(4 * sigma([reducer]));
+    // Before the glass, where the lens itself is carried out, its pupil is as sure as it was.
+    const before = partOf('extension tube', { rearMountId: 'slr', thicknessMm: 10 });
+    expect(sigma([before, reducer])).toBeLessThan(behind);
   });
 
   it('before the lens is doubted more than any behind it, whatever it was made for, until its rim is measured', () => {

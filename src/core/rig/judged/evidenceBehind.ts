@@ -1,9 +1,11 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
-import { evidenceFor, type HaloEvidence } from '../../halo';
+import { evidenceFor, type HaloEvidence, predictHalo } from '../../halo';
 import { fullName, isFront, type Part } from '../../kit/records';
-import { workingFNumber } from '../../optics';
 import type { Situation } from '../../rig';
-import { isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
+import { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
+
+/** A halo as it falls on the sensor, and what threw it. */
+type OnSensor = Pick<Situation, 'at' | 'train' | 'halo'>;
 
 /** A rim wider than the narrowest by this ratio does not affect the edge. */
 const TAKES_NO_PART = 1.4;
@@ -37,28 +39,37 @@ const DOUBTS = {
   measured: null,
 } as const;
 
-/** How much a halo has grown by what stands out behind the converters, a ratio: as much as its cone became slower. */
-function grownBehind({ at, train, halo }: Pick<Situation, 'at' | 'train' | 'halo'>): number {
-  const { setting, ownMagnification, pupil } = at;
-  const before = workingFNumber(setting.fNumber, ownMagnification, pupil) * train.factor;
-  return 1 / (2 * halo.coneTangent * before);
+/**
+ * An exit pupil is half as unsure as the falloff it makes, 1/L²; and where falloff says it is, rays toward the edge cross
+ * no nearer than to this share of it: pupils wander with the angle. Found on lenses traced by rays (docs/optics.md, "Risk").
+ */
+const PUPIL_SHARE_OF_FALLOFF = 0.5;
+const PUPIL_WANDERS = 0.12;
+
+/**
+ * What is not known of the lens's exit pupil makes the edge unsure where a tube stands behind a converter, mm: the halo
+ * grows there by 1 + e/L′, and glass throws the pupil much farther out than it is unsure by.
+ */
+function edgeByPupil({ at, train, halo }: OnSensor, falloffSigma: number, helicoidMm: number) {
+  const { behindMm = 0, fNumber } = at.setting;
+  const bare = predictHalo(at);
+  const { exitPupilMm: pupilMm } = bare;
+  if (behindMm === 0 || pupilMm === null) return 0;
+  const edgeIf = (exitPupilMm: number) =>
+    haloBehind(train, { ...bare, exitPupilMm }, fNumber, helicoidMm).rims[0]?.edgeRadiusMm ?? 0;
+  const share = Math.hypot(PUPIL_SHARE_OF_FALLOFF * falloffSigma, PUPIL_WANDERS);
+  const told = halo.rims[0]?.edgeRadiusMm ?? 0;
+  return Math.max(
+    ...[1 + share, 1 / (1 + share)].map((times) => Math.abs(edgeIf(pupilMm * times) - told)),
+  );
 }
 
-/** An exit pupil is half as unsure as the falloff it makes, 1/L². */
-const PUPIL_SHARE_OF_FALLOFF = 0.5;
-
 /** The evidence of the bare lens, less sure by what is not known of the converters' own rims. */
-export function evidenceBehind(situation: Pick<Situation, 'at' | 'train' | 'halo'>): HaloEvidence {
+export function evidenceBehind(situation: OnSensor, helicoidMm = 0): HaloEvidence {
   const { at, train, halo } = situation;
   const bare = evidenceFor(at, train.factor);
-  const grown = grownBehind(situation);
-  // R (1 + e/L): what is not known of L counts by the share of R that is due to it.
-  const byPupil = PUPIL_SHARE_OF_FALLOFF * bare.falloffSigma * Math.abs(1 - 1 / grown);
-  const edgeMm = Math.min(...halo.rims.map((r) => r.edgeRadiusMm));
-  const evidence = {
-    ...bare,
-    edgeSigmaMm: Math.hypot(bare.edgeSigmaMm * grown, byPupil * edgeMm),
-  };
+  const byPupilMm = edgeByPupil(situation, bare.falloffSigma, helicoidMm);
+  const evidence = { ...bare, edgeSigmaMm: Math.hypot(bare.edgeSigmaMm, byPupilMm) };
   const own = train.parts.flatMap((part) => {
     const known = ownRimKnown(part, train.mounts);
     return known ? [{ part, ...known }] : [];

@@ -18,7 +18,7 @@ export interface Judged extends Verdict, VerdictFace {}
 
 /** What the halo of a situation rests on, what nobody told counted in. */
 export const evidenceIn = (situation: Situation): HaloEvidence =>
-  withUntold(situation.rig, evidenceBehind(situation));
+  withUntold(situation.rig, evidenceBehind(situation, situation.rig.settings.helicoidMm));
 
 /** The verdict in a situation whose halo is as sure as told; `risk` where it is known already. */
 export function verdictIn(situation: Situation, evidence: HaloEvidence, risk?: number): Judged {
