@@ -90,7 +90,8 @@ const UNIT_EDGE_SIGMA = 0.12;
 const SOFTNESS_SIGMA = 0.3;
 /** The pupil of a lens that focuses inside wanders, its falloff with it; growth per unit of magnification. An assumption. */
 const INTERNAL_FALLOFF_SIGMA = 1;
-const PUPIL_SHARE_OF_FALLOFF = 0.5;
+/** An exit pupil L is half as unsure as the falloff it makes, 1/L². */
+export const PUPIL_SHARE_OF_FALLOFF = 0.5;
 /** Below this magnification focusing changes nothing anyone sees. */
 const FAR_MAGNIFICATION = 0.01;
 

@@ -1,6 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { evidenceFor, type HaloEvidence, type HaloUnsure, SOFTNESS_SIGMA } from './evidence';
-export { distancesOf, lensAt, type LensAt } from './focus';
+export { distancesOf, lensAt, type LensAt, PUPIL_SHARE_OF_FALLOFF } from './focus';
 export { nativeStanding, type NativeStanding } from './native';
 export { growthBehind, haloFartherBack, predictHalo } from './predict';
 export { PRIOR_CONSTANTS } from './priorConstants';

@@ -10,7 +10,7 @@ import { EntryField } from '@/ui/form/EntryField';
 import { PHONE } from '@/ui/theme/type';
 import { figureRows, whyOf, type FrameReading } from './figures';
 import { doubtsOf, isLogged, moved, ofSameSetting, settingOf, shotOf, type Frame } from './frames';
-import { isPractice, isThroughGlass, type Session } from './session';
+import { isPractice, isOfWholeRig, type Session } from './session';
 import type { Frames } from './useFrames';
 import { secondsTaken } from '@/core/words';
 
@@ -89,8 +89,8 @@ interface FramePanelProps {
 
 /** Why a frame cannot go to the lens; null where it can. */
 function heldBack(frame: Frame, session: Session): string | null {
-  if (isThroughGlass(session))
-    return 'Through glass it is the whole rig that is measured: it goes to the log, not to the lens.';
+  if (isOfWholeRig(session))
+    return 'Through glass or a tube it is the whole rig that is measured: it goes to the log, not to the lens.';
   if (frame.answer?.simulated && !isPractice(session))
     return 'A frame of the simulated camera goes to the practice lens alone.';
   return null;

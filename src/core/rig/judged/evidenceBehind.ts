@@ -1,5 +1,10 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
-import { evidenceFor, type HaloEvidence, predictHalo } from '../../halo';
+import {
+  evidenceFor,
+  type HaloEvidence,
+  predictHalo,
+  PUPIL_SHARE_OF_FALLOFF,
+} from '../../halo';
 import { fullName, isFront, type Part } from '../../kit/records';
 import type { Situation } from '../../rig';
 import { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
@@ -40,10 +45,9 @@ const DOUBTS = {
 } as const;
 
 /**
- * An exit pupil is half as unsure as the falloff it makes, 1/L²; and where falloff says it is, rays toward the edge cross
- * no nearer than to this share of it: pupils wander with the angle. Found on lenses traced by rays (docs/optics.md, "Risk").
+ * Where falloff says an exit pupil is, rays toward the edge cross no nearer than to this share of it: pupils wander with
+ * the angle. Found on lenses traced by rays (docs/optics.md, "Risk").
  */
-const PUPIL_SHARE_OF_FALLOFF = 0.5;
 const PUPIL_WANDERS = 0.12;
 
 /**
@@ -52,9 +56,10 @@ const PUPIL_WANDERS = 0.12;
  */
 function edgeByPupil({ at, train, halo }: OnSensor, falloffSigma: number, helicoidMm: number) {
   const { behindMm = 0, fNumber } = at.setting;
+  if (behindMm === 0) return 0;
   const bare = predictHalo(at);
   const { exitPupilMm: pupilMm } = bare;
-  if (behindMm === 0 || pupilMm === null) return 0;
+  if (pupilMm === null) return 0;
   const edgeIf = (exitPupilMm: number) =>
     haloBehind(train, { ...bare, exitPupilMm }, fNumber, helicoidMm).rims[0]?.edgeRadiusMm ?? 0;
   const share = Math.hypot(PUPIL_SHARE_OF_FALLOFF * falloffSigma, PUPIL_WANDERS);
