@@ -1,10 +1,5 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
-import {
-  evidenceFor,
-  type HaloEvidence,
-  predictHalo,
-  PUPIL_SHARE_OF_FALLOFF,
-} from '../../halo';
+import { evidenceFor, type HaloEvidence, predictHalo, PUPIL_SHARE_OF_FALLOFF } from '../../halo';
 import { fullName, isFront, type Part } from '../../kit/records';
 import type { Situation } from '../../rig';
 import { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
