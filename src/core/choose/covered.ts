@@ -155,27 +155,25 @@ function widestOf(reach: Reach, wanted: Wanted, stretch: Window): ViewTaken {
   const taken = (x: number, scale: number): ViewTaken => ({ view: x + Math.log(scale), scale });
   const expected = (spot: Spot) =>
     taken(spot.x, Math.min(mostScale, scaleAt(reach, wanted, spot) ?? mostScale));
-  const sure = (spot: Spot) => {
-    const { scale } = expected(spot);
-    return taken(spot.x, sureScale(reach, wanted, spot.x, scale, mostScale) ?? mostScale);
-  };
+  const sure = (x: number, scale: number) =>
+    taken(x, sureScale(reach, wanted, x, scale, mostScale) ?? mostScale);
+  const sureBetween = (x: number) => sure(x, expected({ x, place: null }).scale);
   const spots = spotsWithin(reach, {
     from: Math.exp(stretch.from),
     to: Math.exp(stretch.to),
   });
   let widest = { ...taken(stretch.from, mostScale), i: 0 };
   const inOrder = spots
-    .map((spot, i) => ({ spot, i, view: expected(spot).view }))
+    .map((spot, i) => ({ ...expected(spot), x: spot.x, i }))
     .toSorted((a, b) => a.view - b.view);
-  for (const { spot, i, view } of inOrder) {
+  for (const { x, scale, i, view } of inOrder) {
     if (view >= widest.view) break;
-    const here = sure(spot);
+    const here = sure(x, scale);
     if (here.view < widest.view) widest = { ...here, i };
   }
   const [low, high] = [spots[Math.max(0, widest.i - 1)], spots[widest.i + 1] ?? spots[widest.i]];
   if (!low || !high || high.x - low.x < SAME_PLACE) return widest;
-  const x = peakBetween((u) => -sure({ x: u, place: null }).view, low.x, high.x);
-  const between = sure({ x, place: null });
+  const between = sureBetween(peakBetween((x) => -sureBetween(x).view, low.x, high.x));
   return between.view < widest.view ? between : widest;
 }
 

@@ -2,7 +2,7 @@
 export { evidenceFor, type HaloEvidence, type HaloUnsure, SOFTNESS_SIGMA } from './evidence';
 export { distancesOf, lensAt, type LensAt, PUPIL_SHARE_OF_FALLOFF } from './focus';
 export { nativeStanding, type NativeStanding } from './native';
-export { growthBehind, haloFartherBack, predictHalo } from './predict';
+export { haloFartherBack, predictHalo } from './predict';
 export { PRIOR_CONSTANTS } from './priorConstants';
 export {
   EDGE_SIGMA,

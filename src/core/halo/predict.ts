@@ -103,10 +103,6 @@ function farHalo(lens: Lens, setting: Setting, magnification: number): Omit<Halo
 /** A pupil behind the plane is not let come nearer to it than this share of its distance. */
 const LEAST_GROWTH = 0.1;
 
-/** How much a halo grows on a plane `backMm` farther from an exit pupil that stays, and the f-number with it: 1 + e/L. */
-export const growthBehind = (exitPupilMm: number | null, backMm: number): number =>
-  exitPupilMm === null ? 1 : Math.max(LEAST_GROWTH, 1 + backMm / exitPupilMm);
-
 /**
  * How much softer a rim falls once the lens is carried out by `outMm`. One behind the iris, z from the sensor,
  * w = z/(2 N (1 - z/L)), grows by 1 + e/z; one before it by less than the edge radius does, and is taken half
@@ -125,6 +121,20 @@ function softenedBy(
   return zMm > 0 ? Math.max(edgeScale, 1 + outMm / zMm) : edgeScale;
 }
 
+/** A rim as it falls once the plane is `outMm` farther from it, its edge `scale` times as far out. */
+const grown = (
+  r: Rim,
+  fNumber: number,
+  scale: number,
+  outMm: number,
+  exitPupilMm: number | null,
+): Rim =>
+  rim(
+    r.side,
+    r.edgeRadiusMm * scale,
+    r.softnessMm * softenedBy(r, fNumber, scale, outMm, exitPupilMm),
+  );
+
 /**
  * A halo as it falls `backMm` farther from a lens that stays where it is, seen at f-number `fNumber` before: all of it
  * grows by 1 + e/L, past the pupil at L, its cone becomes as much slower, and its rims soften as far as they stand from
@@ -132,16 +142,10 @@ function softenedBy(
  */
 export function haloFartherBack(halo: Halo, fNumber: number, backMm: number): Halo {
   const { exitPupilMm, coneTangent, centre } = halo;
-  const scale = growthBehind(exitPupilMm, backMm);
   if (exitPupilMm === null || backMm === 0) return halo;
+  const scale = Math.max(LEAST_GROWTH, 1 + backMm / exitPupilMm);
   return {
-    rims: halo.rims.map((r) =>
-      rim(
-        r.side,
-        r.edgeRadiusMm * scale,
-        r.softnessMm * softenedBy(r, fNumber, scale, backMm, exitPupilMm),
-      ),
-    ),
+    rims: halo.rims.map((r) => grown(r, fNumber, scale, backMm, exitPupilMm)),
     exitPupilMm: exitPupilMm * scale,
     coneTangent: coneTangent / scale,
     centre: { xMm: centre.xMm * scale, yMm: centre.yMm * scale },
@@ -161,9 +165,8 @@ export function predictHalo({
   const { rims, exitPupilMm, centre } = farHalo(lens, setting, magnification);
   const coneTangent = 1 / (2 * workingFNumber(fNumber, magnification, pupil));
   if (edgeScale === 1) return { rims, exitPupilMm, coneTangent, centre };
-  const softer = (r: Rim) => softenedBy(r, fNumber, edgeScale, outMm, exitPupilMm);
   return {
-    rims: rims.map((r) => rim(r.side, r.edgeRadiusMm * edgeScale, r.softnessMm * softer(r))),
+    rims: rims.map((r) => grown(r, fNumber, edgeScale, outMm, exitPupilMm)),
     exitPupilMm: exitPupilMm === null ? null : exitPupilMm + outMm,
     coneTangent,
     centre,

@@ -18,10 +18,10 @@ import {
   apertureControl,
   type ApertureControl,
   carriedOut,
-  convertersShiftMm,
   extensionOf,
   type Link,
   type Train,
+  wayFromSensorMm,
 } from './train';
 
 export interface Strike {
@@ -106,7 +106,7 @@ export function registerFit(rig: Rig, train: Train): RegisterFit {
   const atLens = carried.lensMm + carried.behindMm;
   const long = atLens * train.factor * carried.factor;
   const tooLong = long > REGISTER_TOLERANCE_MM;
-  const wayMm = focalMm + carried.totalMm - convertersShiftMm(train);
+  const wayMm = wayFromSensorMm(train, carried, focalMm, atLens / focalMm);
   return {
     errorMm: plain.reduce((sum, link) => sum + errorOf(link), 0),
     longMm: long,

@@ -1,6 +1,7 @@
 /** What a measuring session is about: which lens on which body and mode, and how the frames are read. */
 import {
   areaOf,
+  carriesOut,
   largestMode,
   readOutMiddle,
   type Body,
@@ -94,14 +95,12 @@ export function sessionOf(workspace: Workspace, choice: SessionChoice): Session 
   };
 }
 
-const CARRIES_OUT: readonly Part['kind'][] = ['extension tube', 'helicoid'];
-
 /**
  * Whether glass, a rim, or what carries the lens out stands between lens and sensor, so that not the lens alone is measured:
  * behind a tube its halo is larger than it is on the register.
  */
 export const isOfWholeRig = ({ parts }: Pick<Session, 'parts'>): boolean =>
-  parts.some((p) => p.factor !== 1 || p.ownRim !== null || CARRIES_OUT.includes(p.kind));
+  parts.some((p) => p.factor !== 1 || p.ownRim !== null || carriesOut(p));
 
 /** What is measured, as one key: the lens, the mode, and what stands between. */
 export const setOf = ({ lens, mode, parts }: Session): string =>

@@ -92,6 +92,7 @@ export { type Mount, mountExample, mountOf, mountSchema } from './mount';
 export {
   behindWords,
   isFront,
+  carriesOut,
   magnifies,
   type OwnRim,
   ownRimSchema,

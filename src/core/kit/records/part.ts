@@ -129,5 +129,9 @@ export const behindWords = (parts: readonly Pick<Part, 'name'>[]): string =>
 /** Whether a part stands in front of the lens. */
 export const isFront = (part: Part): boolean => part.kind === 'front converter';
 
+/** Whether a part can carry the lens out beyond its register. */
+export const carriesOut = ({ kind }: Pick<Part, 'kind'>): boolean =>
+  kind === 'extension tube' || kind === 'helicoid';
+
 /** Whether a part behind the lens has glass that magnifies. */
 export const magnifies = (part: Part): boolean => !isFront(part) && part.factor !== 1;

@@ -15,7 +15,7 @@ import {
   type FrameSize,
 } from '../../optics';
 import type { Situation } from '../../rig';
-import { convertersShiftMm } from '../train';
+import { wayFromSensorMm } from '../train';
 
 interface ZoneShares {
   /** Share of the frame's area within 0.6 of the half-light radius, 0..1. */
@@ -83,16 +83,9 @@ function subjectOf(situation: Situation): Subject {
   };
 }
 
-/**
- * From the sensor to the plane from which distances of a thin lens count, mm: its image distance f (1 + m), less how far
- * converters carry the image toward the lens, and with tubes behind them as long as they are. Principal planes are taken as
- * one, as nobody tells how far they are apart; where registers do not tell where a converter stands, its shift is left out.
- */
-function wayMm({ at, train, carried }: Situation, magnification: number): number {
-  const { lensMm, behindMm, totalMm } = carried;
-  const tubesBehindMm = totalMm - lensMm - behindMm;
-  return at.focusedFocalMm * (1 + magnification) + tubesBehindMm - convertersShiftMm(train);
-}
+/** From the sensor to the lens, mm, where its own picture is magnified so much. */
+const wayMm = ({ at, train, carried }: Situation, magnification: number): number =>
+  wayFromSensorMm(train, carried, at.focusedFocalMm, magnification);
 
 const placedOf = (situation: Situation): Placed => ({
   subject: subjectOf(situation),

@@ -1,5 +1,5 @@
 /** How far a train carries the picture out beyond its register. */
-import type { Link, Train } from './train';
+import { convertersShiftMm, type Link, type Train } from './train';
 
 export interface CarriedOut {
   /** How far the lens itself is carried out, mm: by what stands before all glass. */
@@ -55,3 +55,15 @@ export const extensionOf =
     if (part.kind === 'extension tube') return Math.max(0, -(imageShiftMm ?? -part.thicknessMm));
     return part.kind === 'helicoid' ? Math.min(helicoidMm, part.helicoidMm) : 0;
   };
+
+/**
+ * From the sensor to the plane from which distances of a thin lens count, mm: its image distance f (1 + m), less how far
+ * converters carry the image toward the lens, and with tubes behind them as long as they are. Principal planes are taken as
+ * one, as nobody tells how far they are apart; where registers do not tell where a converter stands, its shift is left out.
+ */
+export const wayFromSensorMm = (
+  train: Train,
+  { lensMm, behindMm, totalMm }: CarriedOut,
+  focalMm: number,
+  magnification: number,
+): number => focalMm * (1 + magnification) + totalMm - lensMm - behindMm - convertersShiftMm(train);

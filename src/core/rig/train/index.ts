@@ -1,6 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { apertureControl, type ApertureControl } from './aperture';
-export { carriedOut, type CarriedOut, extensionOf } from './extension';
+export { carriedOut, type CarriedOut, extensionOf, wayFromSensorMm } from './extension';
 export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
 export { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from './rims';
 export {

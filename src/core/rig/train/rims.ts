@@ -8,7 +8,7 @@ import {
   type OwnRim,
   type Part,
 } from '../../kit/records';
-import { growthBehind, type Halo, haloFartherBack, type Rim } from '../../halo';
+import { type Halo, haloFartherBack, type Rim } from '../../halo';
 import { type ThinConverter, diagonalMm } from '../../optics';
 import { extensionOf } from './extension';
 import type { Link, Mounts, Train } from './train';
@@ -183,9 +183,9 @@ export function haloBehind(
       behind = behindConverter(link, behind);
       isBehindGlass = true;
     } else if (isBehindGlass) {
-      const growth = growthBehind(behind.exitPupilMm, outMm(link));
-      behind = haloFartherBack(behind, fNumber, outMm(link));
-      fNumber *= growth;
+      const farther = haloFartherBack(behind, fNumber, outMm(link));
+      fNumber *= behind.coneTangent / farther.coneTangent;
+      behind = farther;
     }
     const own = ownRimOf(link.part, fNumber, mounts, behind.exitPupilMm);
     if (own) behind = { ...behind, rims: [...behind.rims, own] };
