@@ -45,7 +45,7 @@ function predicted(lens: NativeFalloff, figures: LogFigures): number[] {
 }
 
 const moved = (figures: LogFigures, k: number, by: number): LogFigures => {
-  const next = [...figures] as [number, number, number];
+  const next = [...figures] as [number, number];
   next[k] = (next[k] ?? 0) + by;
   return next;
 };
@@ -69,8 +69,8 @@ function likeliest(
   fitted: Fitted,
 ): Likeliest {
   const seen = lens.apertures.flatMap(({ stops }) => stops);
-  const [edge, softness, falloff] = scatterOf(fitted, lens);
-  const tightness = [edge, softness, falloff / 2].map((s) => 1 / s ** 2);
+  const [softness, falloff] = scatterOf(fitted, lens);
+  const tightness = [softness, falloff / 2].map((s) => 1 / s ** 2);
   const weight = 1 / fitted.noiseStops ** 2;
   let figures = start;
   let now = predicted(lens, figures);
@@ -166,26 +166,26 @@ function byRounds(lenses: readonly NativeFalloff[]): Fitted {
   let starts = lenses.map((lens) => expectedFigures(fitted, lens));
   for (let round = 0; round < ROUNDS; round += 1) {
     const found = lenses.map((lens, i) =>
-      likeliest(lens, expectedFigures(fitted, lens), starts[i] ?? [0, 0, 0], fitted),
+      likeliest(lens, expectedFigures(fitted, lens), starts[i] ?? [0, 0], fitted),
     );
     starts = found.map((f) => f.figures);
     const lines = {
       softness: straight(
         features.map((f) => f.softness),
-        starts.map((f) => f[1]),
+        starts.map((f) => f[0]),
         weights,
       ),
       exitPupil: straight(
         features.map((f) => f.exitPupil),
-        starts.map((f) => f[2]),
+        starts.map((f) => f[1]),
         weights,
       ),
     };
     const expected = lenses.map((lens) => expectedFigures({ ...fitted, ...lines }, lens));
-    const away = (i: number, k: 1 | 2) => (starts[i]?.[k] ?? 0) - (expected[i]?.[k] ?? 0);
-    const softnesses = found.map(({ variance }, i) => away(i, 1) ** 2 + (variance[1] ?? 0));
+    const away = (i: number, k: 0 | 1) => (starts[i]?.[k] ?? 0) - (expected[i]?.[k] ?? 0);
+    const softnesses = found.map(({ variance }, i) => away(i, 0) ** 2 + (variance[0] ?? 0));
     const falloffs = found.map(
-      ({ variance }, i) => falloffOfPupil(away(i, 2)) ** 2 + 4 * (variance[2] ?? 0),
+      ({ variance }, i) => falloffOfPupil(away(i, 1)) ** 2 + 4 * (variance[1] ?? 0),
     );
     fitted = {
       ...lines,

@@ -50,8 +50,7 @@ export function forecast(fitted: Fitted, lens: NativeFalloff, which: Which): For
   const draws = Array.from({ length: DRAWS }, () => {
     const figures: LogFigures = [
       mean[0] + spread[0] * normal(),
-      mean[1] + spread[1] * normal(),
-      mean[2] + pupilOfFalloff(spread[2] * normal()),
+      mean[1] + pupilOfFalloff(spread[1] * normal()),
     ];
     return modelStops(kind, figures, aperture.fNumber, 1);
   }).sort((a, b) => a - b);

@@ -1,10 +1,9 @@
-/** The estimate of a lens as the fit sees it: softness and exit pupil in logarithms, the edge beside them. */
+/** The estimate of a lens as the fit sees it: softness and exit pupil in logarithms. The edge lies beyond its data. */
 import {
-  EDGE_SIGMA,
   falloffScatter,
   haloOfShares,
   priorFeatures,
-  usualEdge,
+  usualReach,
   type LensKind,
   darknessStops,
   lightAt,
@@ -12,16 +11,15 @@ import {
 import { diagonalMm, FULL_FRAME } from '../../src/core/optics';
 import type { NativeFalloff } from './database';
 
-export const FIGURES = ['edge', 'softness', 'exitPupil'] as const;
-/** Departures of a lens's edge from the usual one, and its softness and exit pupil, as logarithms. */
-export type LogFigures = readonly [edge: number, softness: number, exitPupil: number];
-
-export const HALF_DIAGONAL_MM = diagonalMm(FULL_FRAME) / 2;
+export const FIGURES = ['softness', 'exitPupil'] as const;
+/** Softness and exit pupil of a lens, as logarithms. */
+export type LogFigures = readonly [softness: number, exitPupil: number];
 
 export const isZoom = (lens: NativeFalloff): boolean => lens.focalMaxMm > lens.focalMinMm * 1.01;
 
 export const kindOf = (lens: NativeFalloff): LensKind => ({
-  focalShare: lens.focalMm / (2 * HALF_DIAGONAL_MM),
+  focalShare: lens.focalMm / diagonalMm(lens.format),
+  smaller: Math.log2(diagonalMm(FULL_FRAME) / diagonalMm(lens.format)),
   zoomPlace: isZoom(lens)
     ? (2 * Math.log(lens.focalMm / lens.focalMinMm)) / Math.log(lens.focalMaxMm / lens.focalMinMm) -
       1
@@ -31,16 +29,16 @@ export const kindOf = (lens: NativeFalloff): LensKind => ({
 
 const DARKEST_STOPS = 8;
 
-/** Darkness in stops at a share of the half-diagonal of 36x24. */
+/** Darkness in stops at a share of the half-diagonal: that of a lens for 36x24, as all is told in shares of the format. */
 export function modelStops(
   kind: LensKind,
-  [edge, softness, exitPupil]: LogFigures,
+  [softness, exitPupil]: LogFigures,
   fNumber: number,
   share: number,
 ): number {
   const halo = haloOfShares(
     {
-      edge: usualEdge(kind) * Math.exp(edge),
+      edge: 1 + usualReach(kind),
       softness: Math.exp(softness),
       exitPupil: Math.exp(exitPupil),
     },
@@ -48,7 +46,7 @@ export function modelStops(
     kind.openFNumber,
     fNumber,
   );
-  const { light } = lightAt(halo, share * HALF_DIAGONAL_MM);
+  const { light } = lightAt(halo, (share * diagonalMm(FULL_FRAME)) / 2);
   return Math.min(DARKEST_STOPS, darknessStops(light) ?? DARKEST_STOPS);
 }
 
@@ -71,15 +69,14 @@ export const dot = (a: readonly number[], b: readonly number[]): number =>
 /** What is expected of a lens. */
 export function expectedFigures(fitted: Fitted, lens: NativeFalloff): LogFigures {
   const features = featuresOf(lens);
-  return [0, dot(features.softness, fitted.softness), dot(features.exitPupil, fitted.exitPupil)];
+  return [dot(features.softness, fitted.softness), dot(features.exitPupil, fitted.exitPupil)];
 }
 
-/** How far such lenses scatter about it: the logarithms of edge and softness, and the falloff 1/L² in shares. */
+/** How far such lenses scatter about it: the logarithm of softness, and the falloff 1/L² in shares. */
 export const scatterOf = (
   { sigma }: Pick<Fitted, 'sigma'>,
   lens: NativeFalloff,
-): readonly [edge: number, softness: number, falloff: number] => [
-  EDGE_SIGMA,
+): readonly [softness: number, falloff: number] => [
   sigma.softness,
   falloffScatter(kindOf(lens), sigma.falloff),
 ];

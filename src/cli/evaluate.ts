@@ -1,6 +1,7 @@
 /** halo evaluate: the report on a rig file or a rig of a workspace file. */
 import { verdictWords } from '@/core/frame';
 import { evaluate, type Report } from '@/core/rig/report';
+import { edgeKnownWords } from '@/core/rig/readings';
 import { waysOut, type Way } from '@/core/rig/search';
 import { readArgs, type Command } from './command';
 import { rigFrom } from './rigInput';
@@ -27,7 +28,7 @@ function rows(report: Report): (readonly [string, string])[] {
     ['rig', report.name],
     ['verdict', `${verdictWords(verdict)}. ${verdict.sentence}`],
     ['risk', riskWords(verdict.risk)],
-    ['evidence', `${halo.evidence.kind}, ± ${mm(halo.evidence.edgeSigmaMm, 2)}`],
+    ['evidence', `${halo.evidence.kind}, ${edgeKnownWords(report)}`],
     ['corners, top left clockwise', coverage.cornerStops.map(cornerWords).join(', ')],
     ['worst corner over the travel', darknessWords(verdict.worstCornerStops, 2)],
     ['halo at half light', diameterMm(coverage.radiiMm.half, 2)],

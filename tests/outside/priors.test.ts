@@ -1,12 +1,13 @@
 /**
  * Source: the Lensfun database as Debian packages it (liblensfun-data-v1, data under CC BY-SA 3.0), 36x24 lenses
- * calibrated on 36x24; and lenses of half that size, which nothing was fitted to. Whether the estimates for
- * lenses nobody measured hold. That their constants are those the data gives: priorsFit.test.ts.
+ * calibrated on 36x24 and 17.3x13 lenses on 17.3x13; beyond the corner, where that data ends, common practice. Whether
+ * the estimates for lenses nobody measured hold. That their constants are those the data gives: priorsFit.test.ts.
  */
 import { describe, expect, it } from 'vitest';
 import { PRIOR_CONSTANTS, nativeStanding } from '@/core/halo';
 import { quickLens } from '@/core/kit';
-import { FULL_FRAME } from '@/core/optics';
+import type { Lens } from '@/core/kit/records';
+import { diagonalMm, type FrameSize, FULL_FRAME } from '@/core/optics';
 import { evaluate } from '@/core/rig/report';
 import { turned, type Rig } from '@/core/rig';
 import { nativeFalloffs } from '../../scripts/priors/database';
@@ -37,6 +38,31 @@ describe.each(['prime', 'zoom'] as const)('%s', (kind) => {
   );
 });
 
+describe.each([
+  [36, 'prime', 'open'],
+  [36, 'prime', 'f/8'],
+  [36, 'zoom', 'open'],
+  [36, 'zoom', 'f/8'],
+  [17.3, 'prime', 'open'],
+  [17.3, 'zoom', 'open'],
+  [17.3, 'zoom', 'f/8'],
+] as const)('made for a format %s mm wide, %s, %s', (widthMm, kind, which) => {
+  const of = kinds[kind].filter(({ format }) => format.widthMm === widthMm);
+  const forecasts = of.flatMap((lens) =>
+    forecast({ ...PRIOR_CONSTANTS[kind], noiseStops: 0 }, lens, which),
+  );
+
+  it.each([1, 2])('says how many corners are darker than %s stops to ten in a hundred', (limit) => {
+    const { cases } = standing(forecasts);
+    expect(cases).toBeGreaterThan(25);
+    const darker = ({ draws }: (typeof forecasts)[number]) =>
+      draws.filter((stops) => stops > limit).length / draws.length;
+    const said = forecasts.reduce((sum, f) => sum + darker(f), 0) / cases;
+    const came = forecasts.filter(({ seen }) => seen > limit).length / cases;
+    expect(Math.abs(said - came)).toBeLessThan(0.1);
+  });
+});
+
 it('says more than the base rate at limits of 1 and 2 stops', () => {
   const forecasts = (['prime', 'zoom'] as const).flatMap((kind) =>
     kinds[kind].flatMap((lens) =>
@@ -49,7 +75,12 @@ it('says more than the base rate at limits of 1 and 2 stops', () => {
 });
 
 /** Four facts: mount, what is engraved, and what it was made for. */
-function fourFacts(focals: readonly [number, number], opens: readonly [number, number]): Rig {
+function fourFacts(
+  focals: readonly [number, number],
+  opens: readonly [number, number],
+  designFormat: FrameSize = FULL_FRAME,
+  character: Lens['character'] = 'general',
+): Rig {
   const rig = plainRig();
   const lens = quickLens(
     {
@@ -60,11 +91,11 @@ function fourFacts(focals: readonly [number, number], opens: readonly [number, n
       focalMaxMm: focals[1],
       openFNumberWide: opens[0],
       openFNumberLong: opens[1],
-      designFormat: FULL_FRAME,
+      designFormat,
     },
     'four-facts',
   );
-  return { ...rig, lens };
+  return { ...rig, lens: { ...lens, character } };
 }
 
 const onSensor = (rig: Rig, widthMm: number, heightMm: number): Rig => ({
@@ -205,4 +236,96 @@ describe('on 43.8x32.9 (common practice, no source)', () => {
     for (const focal of [20, 24, 28])
       expect(on(focal, 2.8, 8, null).verdict.risk).toBeGreaterThan(0.6);
   });
+});
+
+const CROP = { widthMm: 23.5, heightMm: 15.6 };
+const SMALL = { widthMm: 17.3, heightMm: 13 };
+const MEDIUM = { widthMm: 43.8, heightMm: 32.9 };
+const FILM_16 = { widthMm: 12.52, heightMm: 7.41 };
+const FILM_35 = { widthMm: 24.9, heightMm: 18.7 };
+
+/** A lens nobody measured on a larger sensor than it was made for. */
+function larger(
+  [focals, opens, made, character]: Parameters<typeof fourFacts>,
+  sensor: FrameSize,
+  focalMm: number,
+  fNumber: number,
+) {
+  const rig = onSensor(fourFacts(focals, opens, made, character), sensor.widthMm, sensor.heightMm);
+  return evaluate(turned(rig, { focalMm, fNumber, focusM: null, stabiliser: false }));
+}
+
+describe('beyond the corner of its own format (common practice, no source)', () => {
+  const risk = (...asked: Parameters<typeof larger>) => larger(...asked).verdict.risk;
+
+  it.each([
+    [200, 2.8],
+    [85, 1.4],
+  ])('a %s mm f/%s for 36x24 covers 43.8x32.9 or nearly: not even open surely dark', (f, open) => {
+    const lens: Parameters<typeof fourFacts> = [
+      [f, f],
+      [open, open],
+    ];
+    expect(risk(lens, MEDIUM, f, open)).toBeLessThan(0.85);
+    expect(risk(lens, MEDIUM, f, 5.6)).toBeLessThan(0.35);
+    const { kind, or } = larger(lens, MEDIUM, f, 5.6).verdict;
+    expect([kind, or]).toContain('Clear');
+  });
+
+  it('many zooms 12-24 for 23.5x15.6 cover 36x24 from about 18 mm, and none does at 12', () => {
+    const lens: Parameters<typeof fourFacts> = [[12, 24], [4, 4], CROP];
+    expect(risk(lens, FULL_FRAME, 12, 8)).toBeGreaterThan(0.93);
+    expect(risk(lens, FULL_FRAME, 18, 8)).toBeLessThan(0.85);
+    expect(risk(lens, FULL_FRAME, 24, 8)).toBeLessThan(0.75);
+  });
+
+  it.each([25, 50, 75])('a %s mm for 16 mm film covers 17.3x13 or nearly', (f) => {
+    const lens: Parameters<typeof fourFacts> = [[f, f], [1.4, 1.4], FILM_16, 'cine'];
+    expect(risk(lens, SMALL, f, 2)).toBeLessThan(0.6);
+    expect(risk(lens, SMALL, f, 8)).toBeLessThan(0.5);
+  });
+
+  it('a 10 mm for 16 mm film does not', () => {
+    const lens: Parameters<typeof fourFacts> = [[10, 10], [1.4, 1.4], FILM_16, 'cine'];
+    expect(risk(lens, SMALL, 10, 8)).toBeGreaterThan(0.8);
+  });
+
+  it('of primes for 35 mm film the long ones cover 36x24 sooner than the short ones', () => {
+    const risks = [18, 25, 35, 50, 85].map((f) =>
+      risk([[f, f], [1.4, 1.4], FILM_35, 'cine'], FULL_FRAME, f, 4),
+    );
+    expect(risks).toEqual(risks.toSorted((a, b) => b - a));
+    expect(risks[0]).toBeGreaterThan(0.75);
+    expect(risks.at(-1)).toBeLessThan(0.25);
+  });
+
+  it('a 25/1.4 for 17.3x13 does not cover 23.5x15.6', () => {
+    const lens: Parameters<typeof fourFacts> = [[25, 25], [1.4, 1.4], SMALL];
+    for (const n of [1.4, 4, 8]) {
+      expect(risk(lens, CROP, 25, n)).toBeGreaterThan(0.5);
+      expect(larger(lens, CROP, 25, n).verdict.kind).not.toBe('Clear');
+    }
+  });
+});
+
+it('up to one and a half times its own corner no estimate says under 5 % or over 95 %', () => {
+  let asked = 0;
+  for (const [focals, opens] of LENSES)
+    for (const made of [FULL_FRAME, CROP, SMALL])
+      for (const character of ['general', 'cine', 'macro', 'anamorphic'] as const)
+        for (const out of [1.06, 1.15, 1.3, 1.49]) {
+          const shrunk = diagonalMm(made) / diagonalMm(FULL_FRAME);
+          const scaled = focals.map((f) => f * shrunk) as [number, number];
+          const sensor = { widthMm: made.widthMm * out, heightMm: made.heightMm * out };
+          const lens: Parameters<typeof fourFacts> = [scaled, opens, made, character];
+          for (const fNumber of [opens[0], 8]) {
+            const own = larger(lens, made, scaled[0], fNumber).verdict.risk;
+            const told = larger(lens, sensor, scaled[0], fNumber).verdict.risk;
+            expect(told).toBeGreaterThanOrEqual(0.05);
+            // A lens that is dark in its own corner is so farther out: that its own data tells.
+            if (own < 0.95) expect(told).toBeLessThanOrEqual(0.95);
+            asked += 1;
+          }
+        }
+  expect(asked).toBeGreaterThan(1000);
 });

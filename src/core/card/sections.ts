@@ -1,7 +1,8 @@
 /** What a card says under its headings: where it is safe, what the corners do, light, picture and handling. */
 import { cornerLift, frameGains, type CornerLift, isMoving } from '../frame';
 import { isZoom } from '../kit/records';
-import { gearOf, grams, massG, orUnknown, sumOf, knownAt } from '../rig/readings';
+import { BEYOND_OWN_CORNER } from '../rig/judged';
+import { edgeKnownWords, gearOf, grams, massG, orUnknown, sumOf, knownAt } from '../rig/readings';
 import { evaluate, type Report, AUTOFOCUS_WORDS } from '../rig/report';
 import { atEndWords, turned, type Rig } from '../rig';
 import {
@@ -57,11 +58,12 @@ const NOT_MEASURED = {
 } as const;
 
 /** What windows and apertures are worth where nobody measured the halo; null where somebody did. */
-function unsureWords({ halo }: Report): string | null {
-  const { kind, edgeSigmaMm } = halo.evidence;
-  return kind === 'measured'
-    ? null
-    : `${NOT_MEASURED[kind]}, not measured: the edge is known to ± ${mm(edgeSigmaMm)}. Test before you rely on it.`;
+function unsureWords(report: Report): string | null {
+  const { evidence, isBeyondOwnCorner } = report.halo;
+  const { kind } = evidence;
+  if (kind === 'measured') return null;
+  const beyond = isBeyondOwnCorner ? ` ${BEYOND_OWN_CORNER}.` : '';
+  return `${NOT_MEASURED[kind]}, not measured: the edge is known to ${edgeKnownWords(report, 1)}.${beyond} Test before you rely on it.`;
 }
 
 function safeSection(rig: Rig, report: Report, answer: SweepAnswer): CardSection {

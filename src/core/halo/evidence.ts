@@ -16,24 +16,9 @@ import {
   type Knot,
   type Mark,
 } from './marks';
-import { priorFor } from './priors';
+import { priorFor, USUAL_RIMS } from './priors';
 import { MEANING_SIGMA } from './published';
-
-/** How unsure a halo is. */
-export interface HaloUnsure {
-  /** Standard deviation of the edge radii on the sensor, mm. */
-  edgeSigmaMm: number;
-  /** Standard deviation of the logarithm of the softness. */
-  softnessSigma: number;
-  /** Standard deviation of natural falloff, 1/L², as a share of it. */
-  falloffSigma: number;
-  /** Share of lenses that are unlike all that was expected: no risk is stated below it, nor above 1 less it. */
-  unlikeShare: number;
-  /** Whether nobody knows on which side of the iris the lens's own rim stands: a single one was seen. */
-  isSideUnknown: boolean;
-  /** How errors of the edge spread: most of a measurement's are small and a few large, an estimate's are normal. */
-  errors: 'normal' | 'long-tailed';
-}
+import type { HaloUnsure } from './unsure';
 
 export interface HaloEvidence extends HaloUnsure {
   kind: EvidenceKind;
@@ -171,11 +156,13 @@ const worstKind = (kinds: readonly EvidenceKind[]): EvidenceKind =>
 function usualEvidence(at: LensAt, scale: number): HaloEvidence {
   const { lens, setting, edgeScale } = at;
   const usual = priorFor(lens, setting.focalMm);
-  const edgeMm = (usual.edge * diagonalMm(lens.designFormat)) / 2;
+  /** The corner of its own format, as far out as the halo has grown with focus, on the sensor. */
+  const ownCornerMm = (diagonalMm(lens.designFormat) / 2) * edgeScale * scale;
   const focus = focusDoubt(at, [0], usual.sigma.falloff);
   return {
     kind: 'estimated',
-    edgeSigmaMm: edgeMm * edgeScale * Math.hypot(usual.sigma.edge, focus.edgeShare) * scale,
+    edgeSigmaMm: usual.edge * ownCornerMm * focus.edgeShare,
+    beyond: { fromMm: ownCornerMm, sigma: usual.sigma.reach, rims: USUAL_RIMS },
     softnessSigma: Math.hypot(usual.sigma.softness, focus.softness),
     falloffSigma: Math.hypot(usual.sigma.falloff, focus.falloff),
     unlikeShare: UNLIKE_SHARE.estimated,
@@ -185,7 +172,7 @@ function usualEvidence(at: LensAt, scale: number): HaloEvidence {
     frames: 0,
     date: '',
     doubts: [
-      `no halo sample: what is usual for a ${usual.kind} of its design format`,
+      `no halo sample: what is usual for a ${usual.kind} of its design format; how far it reaches beyond the corner of that format nobody knows`,
       ...focus.doubts,
     ],
   };
@@ -257,6 +244,7 @@ export function evidenceFor(at: LensAt, scale = 1): HaloEvidence {
   return {
     kind,
     edgeSigmaMm: Math.sqrt(variances.edge + spread) * scale,
+    beyond: null,
     softnessSigma: Math.hypot(Math.sqrt(variances.softness), focus.softness),
     falloffSigma: Math.hypot(Math.sqrt(variances.falloff), focus.falloff),
     unlikeShare: UNLIKE_SHARE[kind],

@@ -1,17 +1,16 @@
 /** The face of this folder: what others may use of it. */
-export { evidenceFor, type HaloEvidence, type HaloUnsure, SOFTNESS_SIGMA } from './evidence';
+export { evidenceFor, type HaloEvidence, SOFTNESS_SIGMA } from './evidence';
 export { distancesOf, lensAt, type LensAt, PUPIL_SHARE_OF_FALLOFF } from './focus';
 export { nativeStanding, type NativeStanding } from './native';
 export { haloFartherBack, predictHalo } from './predict';
 export { PRIOR_CONSTANTS } from './priorConstants';
 export {
-  EDGE_SIGMA,
   falloffScatter,
   haloOfShares,
   type LensKind,
   priorFeatures,
   priorFor,
-  usualEdge,
+  usualReach,
   usualExitPupilMm,
 } from './priors';
 export {
@@ -37,3 +36,11 @@ export {
   transmissionAt,
 } from './rims';
 export { shownOf, towardEdge } from './shown';
+export {
+  type BeyondOwnCorner,
+  type EdgeSpread,
+  edgeSpread,
+  type HaloUnsure,
+  swayed,
+  swayedRadiusMm,
+} from './unsure';

@@ -4,13 +4,13 @@
  */
 export const PRIOR_CONSTANTS = {
   prime: {
-    softness: [-0.497, 0.023, 0.009, -0.112],
-    exitPupil: [0.073, 0.265, 0.019],
-    sigma: { softness: 0.09, falloff: [0.783, 0.9] },
+    softness: [-0.483, 0.054, 0.002, -0.195, -0.325],
+    exitPupil: [0.069, 0.285, 0.016, 0.146],
+    sigma: { softness: 0.117, falloff: [0.76, 1.434] },
   },
   zoom: {
-    softness: [-0.689, 0.025, 0.004, -0.188, 0.045],
-    exitPupil: [0.215, 0.304, -0.044],
-    sigma: { softness: 0.124, falloff: [0.319, 0.531] },
+    softness: [-0.566, 0.001, 0.026, -0.26, -0.145, 0.144],
+    exitPupil: [0.138, 0.314, -0.05, 0.205],
+    sigma: { softness: 0.148, falloff: [0.333, 0.886] },
   },
 } as const;

@@ -75,7 +75,7 @@ describe('what is usual of a kind', () => {
 
   it('where the data has no such lenses the estimate is less sure', () => {
     const sigma = (character: Lens['character']) =>
-      priorFor(prime(50, { character }), 50).sigma.edge;
+      priorFor(prime(50, { character }), 50).sigma.reach;
     expect(sigma('anamorphic')).toBeGreaterThan(sigma('cine'));
     expect(sigma('cine')).toBeGreaterThan(sigma('general'));
   });
@@ -97,14 +97,27 @@ describe('the halo of such a lens', () => {
     expect(halo.coneTangent).toBeCloseTo(1 / 8, 12);
   });
 
-  it('scales with the format it was made for', () => {
-    const small = prime(33.3, { designFormat: { widthMm: 24, heightMm: 16 } });
-    const [a, b] = [
-      predictHalo(lensAt(prime(50), at(50, 2))),
-      predictHalo(lensAt(small, at(100 / 3, 2))),
-    ];
-    expect(b.rims[0]!.edgeRadiusMm / a.rims[0]!.edgeRadiusMm).toBeCloseTo(2 / 3, 3);
-    expect(b.exitPupilMm! / a.exitPupilMm!).toBeCloseTo(2 / 3, 3);
+  it('scales with the format it was made for; smaller ones are filled more tightly, with farther pupils', () => {
+    const of = (share: number) => {
+      const designFormat = { widthMm: 36 * share, heightMm: 24 * share };
+      return predictHalo(lensAt(prime(50 * share, { designFormat }), at(50 * share, 2)));
+    };
+    const [whole, larger, half, tiny] = [of(1), of(1.5), of(0.5), of(0.25)];
+    const edge = (halo: typeof whole) => halo.rims[0]!.edgeRadiusMm;
+    expect(edge(larger) / edge(whole)).toBeCloseTo(1.5, 6);
+    expect(larger.exitPupilMm! / whole.exitPupilMm!).toBeCloseTo(1.5, 6);
+    expect(edge(half)).toBeLessThan(edge(whole) / 2);
+    expect(half.exitPupilMm!).toBeGreaterThan(whole.exitPupilMm! / 2);
+    // Below 17.3x13 the data ends, and shares are held.
+    expect(edge(tiny) / edge(half)).toBeCloseTo(0.5, 6);
+  });
+
+  it('zooms get roomier toward their long end (common practice, no source)', () => {
+    const places = [12, 14, 16, 18, 21, 24];
+    const wide: Lens = { ...zoom, focalMinMm: 12, focalMaxMm: 24 };
+    const edges = places.map((focal) => priorFor(wide, focal).edge);
+    expect(edges).toEqual(edges.toSorted((a, b) => a - b));
+    expect(edges.at(-1)! - edges[0]!).toBeGreaterThan(0.2);
   });
 
   it('lets the corner of its own format through at f/8: nothing hard there', () => {
@@ -124,19 +137,21 @@ describe('the halo of such a lens', () => {
   it('is unsure by its scatter, scaled to the sensor behind a train, and says what it took', () => {
     const lens = prime(50);
     const evidence = evidenceFor(lensAt(lens, at(50, 2)), 0.7);
-    const { edge, sigma } = priorFor(lens, 50);
-    expect(evidence.edgeSigmaMm).toBeCloseTo(edge * sigma.edge * CORNER * 0.7, 6);
+    const { sigma } = priorFor(lens, 50);
+    expect(evidence.edgeSigmaMm).toBe(0);
+    expect(evidence.beyond!.fromMm).toBeCloseTo(CORNER * 0.7, 6);
+    expect(evidence.beyond!.sigma).toBe(sigma.reach);
     expect(evidence.softnessSigma).toBe(sigma.softness);
     expect(evidence.falloffSigma).toBe(sigma.falloff);
     expect(evidence).toMatchObject({ kind: 'estimated', sampleIds: [], frames: 0, date: '' });
     expect(evidence.doubts).toEqual([
-      'no halo sample: what is usual for a normal prime of its design format',
+      'no halo sample: what is usual for a normal prime of its design format; how far it reaches beyond the corner of that format nobody knows',
     ]);
   });
 
   it('is held beyond where the data ends', () => {
     const usual = (focalShare: number) =>
-      usualOf({ focalShare, zoomPlace: null, openFNumber: 4 }).exitPupil;
+      usualOf({ focalShare, zoomPlace: null, openFNumber: 4, smaller: 0 }).exitPupil;
     expect(usual(20)).toBe(usual(9));
     expect(usual(0.1)).toBe(usual(0.3));
   });

@@ -1,13 +1,13 @@
 /**
- * What to expect of a lens nobody has measured: edge radius, softness and exit pupil as smooth functions of
- * its focal length over the diagonal it was made for, of where in its zoom it stands and of how fast it is.
+ * What to expect of a lens nobody has measured: edge radius, softness and exit pupil as smooth functions of its focal
+ * length over the diagonal it was made for, of how small that is, of where in its zoom it stands and of how fast it is.
  * Softness and exit pupil are fitted to the corners of the lenses of the Lensfun database on their own format
  * (`npm run priors`, see docs/optics.md "Without a measurement"). That data ends in the corner: how far the
- * halo reaches beyond is common practice, no source. Shown as "estimated" and never as fact.
+ * halo reaches beyond is common practice, no source, and wide open to doubt. Shown as "estimated" and never as fact.
  */
 import { isZoom, openFNumberAt, type Lens } from '../kit/records';
 import { clamp, keptFor } from '../maths';
-import { diagonalMm, type FrameSize } from '../optics';
+import { diagonalMm, type FrameSize, FULL_FRAME } from '../optics';
 import { PRIOR_CONSTANTS } from './priorConstants';
 import type { Halo } from './rims';
 
@@ -23,10 +23,10 @@ interface HaloShares {
 
 interface Prior extends HaloShares {
   /**
-   * How far lenses of the kind scatter: standard deviations of the logarithms of edge and softness, and that
-   * of natural falloff, 1/L², as a share of the usual.
+   * How far lenses of the kind scatter: standard deviations of the logarithms of the way from the own corner to the
+   * edge and of softness, and that of natural falloff, 1/L², as a share of the usual.
    */
-  sigma: { edge: number; softness: number; falloff: number };
+  sigma: { reach: number; softness: number; falloff: number };
   /** In words, for the reader who asks why. */
   kind: string;
 }
@@ -38,11 +38,17 @@ export interface LensKind {
   /** Where in the zoom: -1 at the wide end, +1 at the long one; null for a prime. */
   zoomPlace: number | null;
   openFNumber: number;
+  /** How much smaller than that of 36x24 the design diagonal is, in doublings. */
+  smaller: number;
 }
 
 /** Beyond these the functions are held: the data ends there. In doublings of the design diagonal. */
 const SHORTEST = -1.5;
 const LONGEST = 3;
+/** The data knows formats down to 17.3x13: half the diagonal of 36x24. */
+const SMALLEST = 1;
+
+const smallness = ({ smaller }: LensKind): number => clamp(smaller, 0, SMALLEST);
 
 const doublings = ({ focalShare }: LensKind): number =>
   clamp(Math.log2(focalShare), SHORTEST, LONGEST);
@@ -51,8 +57,12 @@ const doublings = ({ focalShare }: LensKind): number =>
 export function priorFeatures(kind: LensKind): { softness: number[]; exitPupil: number[] } {
   const x = doublings(kind);
   const speed = Math.log2(clamp(kind.openFNumber, 1, 11) / 2.8);
+  const smaller = smallness(kind);
   const place = kind.zoomPlace === null ? [] : [kind.zoomPlace];
-  return { softness: [1, x, x * x, speed, ...place], exitPupil: [1, x, x * x] };
+  return {
+    softness: [1, x, x * x, speed, smaller, ...place],
+    exitPupil: [1, x, x * x, smaller],
+  };
 }
 
 const smoothStep = (t: number): number => {
@@ -61,19 +71,23 @@ const smoothStep = (t: number): number => {
 };
 
 /**
- * How far the halo reaches beyond the format. Common practice, no source: primes cover better than zooms,
- * long lenses better than short ones, zooms least at their ends; from 85 mm up most primes for 36x24 cover
- * or nearly cover 43.8x32.9.
+ * The way from the own corner to the edge to expect, over half the design diagonal. Common practice, no source: primes
+ * cover better than zooms, long ones better than short ones and those for small formats less well, zooms least at their
+ * wide end; from 85 mm up most primes for 36x24 cover or nearly cover 43.8x32.9, many zooms 12-24 for
+ * 23.5x15.6 cover 36x24 from about 18 mm, and a 25/1.4 for 17.3x13 does not cover 23.5x15.6.
  */
-export function usualEdge(kind: LensKind): number {
-  const x = doublings(kind);
-  return kind.zoomPlace === null
-    ? 1.2 + 0.12 * smoothStep((x + 1) / 2.2)
-    : 1.13 + 0.06 * smoothStep((x + 1) / 2.5) + 0.03 * (1 - kind.zoomPlace ** 2);
+export function usualReach(kind: LensKind): number {
+  const { zoomPlace } = kind;
+  if (zoomPlace === null) {
+    const tight = 1 - 0.25 * smallness(kind);
+    return tight * (0.22 + 0.24 * smoothStep((doublings(kind) + 1) / 3.5));
+  }
+  const fromLongEnd = (1 - zoomPlace) / 2;
+  return 0.14 + 0.26 * (1 - fromLongEnd ** 2);
 }
 
-/** Standard deviation of the logarithm of the edge radius; common practice, no source. */
-export const EDGE_SIGMA = 0.07;
+/** How far lenses of a kind scatter about it: standard deviation of its logarithm. Common practice, no source. */
+const REACH_SIGMA = { prime: 0.55, zoom: 0.65 } as const;
 
 /**
  * The second rim of such a lens: wider and softer than the first. With it two figures describe what the
@@ -100,16 +114,19 @@ export function usualOf(kind: LensKind): Omit<Prior, 'kind'> {
     kind.zoomPlace === null ? PRIOR_CONSTANTS.prime : PRIOR_CONSTANTS.zoom;
   const features = priorFeatures(kind);
   return {
-    edge: usualEdge(kind),
+    edge: 1 + usualReach(kind),
     softness: Math.exp(sum(softness, features.softness)),
     exitPupil: Math.exp(sum(exitPupil, features.exitPupil)),
     sigma: {
-      edge: EDGE_SIGMA,
+      reach: REACH_SIGMA[kind.zoomPlace === null ? 'prime' : 'zoom'],
       softness: sigma.softness,
       falloff: falloffScatter(kind, sigma.falloff),
     },
   };
 }
+
+/** How many rims such a lens is given. */
+export const USUAL_RIMS = 2;
 
 /** A halo of given shares at f-number `fNumber`, on the lens's own image plane, focused far away. */
 export function haloOfShares(
@@ -139,8 +156,10 @@ export function haloOfShares(
 /** Where a lens at `focalMm` stands among its kind. */
 function lensKind(lens: Lens, focalMm: number): LensKind {
   const share = Math.log(focalMm / lens.focalMinMm) / Math.log(lens.focalMaxMm / lens.focalMinMm);
+  const diagonal = diagonalMm(lens.designFormat);
   return {
-    focalShare: focalMm / diagonalMm(lens.designFormat),
+    focalShare: focalMm / diagonal,
+    smaller: Math.log2(diagonalMm(FULL_FRAME) / diagonal),
     zoomPlace: isZoom(lens) ? 2 * clamp(share, 0, 1) - 1 : null,
     openFNumber: openFNumberAt(lens, focalMm),
   };
@@ -160,8 +179,17 @@ function kindWords(lens: Lens, { focalShare, zoomPlace }: LensKind): string {
   return focalShare < 1.6 ? 'normal prime' : 'long prime';
 }
 
-/** What the open data does not tell, by character: macros cover more than others, anamorphics less; common practice, no source. */
-const CHARACTER_EDGE = { general: 1, cine: 1, macro: 1.06, anamorphic: 0.97 } as const;
+/**
+ * What the open data does not tell, by character: how many times as far beyond their own corner they reach. Common
+ * practice, no source: macros farther than others, anamorphics less far; longer lenses for film much farther: of those
+ * for 16 mm film most from 25 mm up cover or nearly cover 17.3x13.
+ */
+const CHARACTER_REACH = {
+  general: () => 1,
+  cine: (kind: LensKind) => 1 + 1.5 * smoothStep((doublings(kind) + 1) / 2),
+  macro: () => 1.3,
+  anamorphic: () => 0.85,
+} as const satisfies Record<Lens['character'], (kind: LensKind) => number>;
 /** How much less sure the estimate is where the data has no such lenses. */
 const CHARACTER_DOUBT = { general: 1, cine: 1.25, macro: 1.25, anamorphic: 1.4 } as const;
 
@@ -181,9 +209,9 @@ function buildPrior(lens: Lens, focalMm: number): Prior {
   const doubt = CHARACTER_DOUBT[lens.character];
   return {
     ...usual,
-    edge: usual.edge * CHARACTER_EDGE[lens.character],
+    edge: 1 + (usual.edge - 1) * CHARACTER_REACH[lens.character](kind),
     sigma: {
-      edge: usual.sigma.edge * doubt,
+      reach: usual.sigma.reach * doubt,
       softness: usual.sigma.softness * doubt,
       falloff: usual.sigma.falloff * doubt,
     },

@@ -1,5 +1,6 @@
 /** The coverage curve: the circle of accepted corners over zoom or aperture, and the circle each mode needs. */
 import { type EvidenceKind, openFNumberAt } from '../kit/records';
+import { swayedRadiusMm } from '../halo';
 import { clamp, NINETY_SIGMAS } from '../maths';
 import { evaluate } from '../rig/report';
 import { turned, type Rig } from '../rig';
@@ -43,13 +44,14 @@ export interface CoverageCurve {
 
 function pointOf(rig: Rig, at: number): CurvePoint {
   const { coverage, halo } = evaluate(rig);
-  const reach = 2 * NINETY_SIGMAS * halo.evidence.edgeSigmaMm;
-  const acceptedMm = 2 * coverage.acceptedRadiusMm;
+  const { acceptedRadiusMm } = coverage;
+  const acceptedMm = 2 * acceptedRadiusMm;
+  const diameterAt = (z: number) => 2 * swayedRadiusMm(acceptedRadiusMm, halo.evidence, z);
   return {
     at,
     acceptedMm,
-    lowMm: Math.max(0, acceptedMm - reach),
-    highMm: acceptedMm + reach,
+    lowMm: diameterAt(-NINETY_SIGMAS),
+    highMm: diameterAt(NINETY_SIGMAS),
     halfMm: 2 * coverage.radiiMm.half,
   };
 }

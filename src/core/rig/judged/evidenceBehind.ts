@@ -64,12 +64,24 @@ function edgeByPupil({ at, train, halo }: OnSensor, falloffSigma: number, helico
   );
 }
 
+/** How many times as wide a tube behind a converter makes the lens's halo. */
+function grownBehind({ at, train, halo }: OnSensor): number {
+  if (!at.setting.behindMm) return 1;
+  const bare = predictHalo(at).rims[0];
+  const here = halo.rims[0];
+  return bare && here ? here.edgeRadiusMm / (bare.edgeRadiusMm * train.factor) : 1;
+}
+
 /** The evidence of the bare lens, less sure by what is not known of the converters' own rims. */
 export function evidenceBehind(situation: OnSensor, helicoidMm = 0): HaloEvidence {
   const { at, train, halo } = situation;
   const bare = evidenceFor(at, train.factor);
   const byPupilMm = edgeByPupil(situation, bare.falloffSigma, helicoidMm);
-  const evidence = { ...bare, edgeSigmaMm: Math.hypot(bare.edgeSigmaMm, byPupilMm) };
+  const evidence: HaloEvidence = {
+    ...bare,
+    edgeSigmaMm: Math.hypot(bare.edgeSigmaMm, byPupilMm),
+    beyond: bare.beyond && { ...bare.beyond, fromMm: bare.beyond.fromMm * grownBehind(situation) },
+  };
   const own = train.parts.flatMap((part) => {
     const known = ownRimKnown(part, train.mounts);
     return known ? [{ part, ...known }] : [];

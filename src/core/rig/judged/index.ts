@@ -2,7 +2,7 @@
 export { evidenceBehind } from './evidenceBehind';
 export { type Look, LOOKS, seenSample, withSeen } from './seenByEye';
 export { riskIn } from './toss';
-export { surerOf, untoldShare } from './untold';
+export { BEYOND_OWN_CORNER, surerOf, untoldShare } from './untold';
 export {
   evidenceIn,
   isClear,

@@ -1,24 +1,20 @@
 /** How likely a place of the frame is too dark, or hard, given how unsure the halo is. */
 import { worstCornerRadius, type Travel } from '../../frame';
 import {
+  type BeyondOwnCorner,
   type HaloUnsure,
   HARD_TRANSMISSION,
   lightAt,
   naturalFalloff,
   openRadiusMm,
+  swayed,
   transmissionAt,
   type Halo,
   type Rim,
 } from '../../halo';
-import { HERMITE_3, longTailedShare, normalShare } from '../../maths';
+import { HERMITE_3, normalShare } from '../../maths';
 import type { FrameSize } from '../../optics';
-
-/** The rims with every edge moved by `deltaMm` and every softness times `soft`. */
-export const altered = (rims: readonly Rim[], deltaMm: number, soft: number): Rim[] =>
-  rims.map(({ side, edgeRadiusMm, softnessMm }): Rim => {
-    const edge = Math.max(0.05, edgeRadiusMm + deltaMm);
-    return { side, edgeRadiusMm: edge, softnessMm: Math.min(edge, softnessMm * soft) };
-  });
+import { type Chance, chanceOver, REACH_SIGMAS } from './spread';
 
 /** What natural falloff leaves at the corner, 0..1; the rims' part of the light is taken out. */
 function fallAt(halo: Halo, cornerMm: number): number {
@@ -40,79 +36,20 @@ function chanceTooDark(through: number, leastLight: number, fall: number, sigma:
   return 1 - normalShare((square(needed) / square(fall) - 1) / sigma);
 }
 
-/** The least uncertainty that is counted with, mm. */
-const LEAST_SIGMA_MM = 1e-3;
-/** The integral ends at this many standard deviations to either side. */
-const REACH_SIGMAS = 3.6;
-/** Cells along the edge's uncertainty between which the rims are asked: as fine as the hardest rim wants. */
-const FEWEST_CELLS = 4;
-const MOST_CELLS = 9;
+/** As fine as the hardest rim wants. */
 const CELL_SHARE_OF_SOFTNESS = 0.3;
 
-function cellsFor(rims: readonly Rim[], reachMm: number): number {
-  const hardest = rims.reduce((least, rim) => Math.min(least, rim.softnessMm), Infinity);
-  const wanted = Math.ceil((2 * reachMm) / (CELL_SHARE_OF_SOFTNESS * Math.max(hardest, 1e-3)));
-  return Math.min(MOST_CELLS, Math.max(FEWEST_CELLS, wanted));
-}
-/** Between two places the chance may change by so much before it is looked at more closely. */
-const STEADY = 0.03;
-const FINER = 16;
-/** Light changing by more than this between two places does not run straight from one to the other. */
-const SHARP = 0.25;
-
-/** By number of cells: share of the errors below the finer places of its cells. */
-const sharesBelow = (share: (z: number) => number): readonly (readonly number[])[] =>
-  Array.from({ length: MOST_CELLS + 1 }, (_, n) =>
-    Array.from({ length: n * FINER + 1 }, (_, k) =>
-      share(REACH_SIGMAS * ((2 * k) / (n * FINER) - 1)),
-    ),
-  );
-const SHARES_BELOW = {
-  normal: sharesBelow(normalShare),
-  'long-tailed': sharesBelow(longTailedShare),
-} as const;
-
-/** Chance over one softness, the edge spread as it is unsure. */
-function chanceOverEdge(
+/** How far the edges move about a place over all that is likely, cell by cell of the spread. */
+function edgeCells(
   rims: readonly Rim[],
   cornerMm: number,
-  { edgeSigmaMm, errors }: HaloUnsure,
-  chance: (through: number) => number,
+  { edgeSigmaMm, beyond }: HaloUnsure,
 ): number {
-  const sigma = Math.max(edgeSigmaMm, LEAST_SIGMA_MM);
-  const reach = REACH_SIGMAS * sigma;
-  const cells = cellsFor(rims, reach);
-  const below = SHARES_BELOW[errors][cells] ?? [];
-  const step = (2 * reach) / cells;
-  const throughAt = (deltaMm: number): number => {
-    const moved = altered(rims, deltaMm, 1);
-    return openRadiusMm(moved) >= cornerMm ? 1 : transmissionAt(moved, cornerMm);
-  };
-  /** Share of the variable between two of the finer places. */
-  const between = (from: number, to: number) => (below[to] ?? 1) - (below[from] ?? 0);
-  let through = throughAt(-reach);
-  let here = chance(through);
-  let total = (below[0] ?? 0) * here;
-  for (let i = 1; i <= cells; i += 1) {
-    const from = (i - 1) * FINER;
-    const nextThrough = through >= 1 ? 1 : throughAt(-reach + i * step);
-    const next = nextThrough === through ? here : chance(nextThrough);
-    if (Math.abs(next - here) < STEADY) {
-      total += ((here + next) / 2) * between(from, from + FINER);
-    } else {
-      const isSharp = nextThrough - through > SHARP;
-      for (let k = 0; k < FINER; k += 1) {
-        const place = (k + 0.5) / FINER;
-        const mid = isSharp
-          ? throughAt(-reach + (i - 1 + place) * step)
-          : through + (nextThrough - through) * place;
-        total += chance(mid) * between(from + k, from + k + 1);
-      }
-    }
-    through = nextThrough;
-    here = next;
-  }
-  return total + here * (1 - (below[cells * FINER] ?? 1));
+  const beyondMm = beyond ? Math.max(0, cornerMm - beyond.fromMm) : 0;
+  const reachMm =
+    REACH_SIGMAS * edgeSigmaMm + beyondMm * Math.sinh(REACH_SIGMAS * (beyond?.sigma ?? 0));
+  const hardest = rims.reduce((least, rim) => Math.min(least, rim.softnessMm), Infinity);
+  return (2 * reachMm) / (CELL_SHARE_OF_SOFTNESS * Math.max(hardest, 1e-3));
 }
 
 /** The lens's single rim on the other side of the iris; null where nothing stands there to tell the two apart. */
@@ -121,10 +58,52 @@ export const onOtherSide = (rims: readonly Rim[]): Rim[] | null =>
     ? rims.map((rim, i) => (i === 0 ? { ...rim, side: 'rear' } : rim))
     : null;
 
+/** The rims with every softness times `soft`. */
+const softer = (rims: readonly Rim[], soft: number): Rim[] =>
+  rims.map((rim) => ({
+    ...rim,
+    softnessMm: Math.min(rim.edgeRadiusMm, rim.softnessMm * soft),
+  }));
+
+const throughAt = (rims: readonly Rim[], radiusMm: number): number =>
+  openRadiusMm(rims) >= radiusMm ? 1 : transmissionAt(rims, radiusMm);
+
+/** How far light is asked to either side, standard deviations, to see what moves it more. */
+const ASKED_SIGMAS = 1.5;
+
+/** Chance that what the rims let through to a place is too little, over all they may be. */
+function chanceOverRims(
+  rims: readonly Rim[],
+  radiusMm: number,
+  unsure: HaloUnsure,
+  chance: Chance,
+): number {
+  const { errors, softnessSigma } = unsure;
+  const edgesAt = (z: number, of = rims) => swayed(of, unsure, radiusMm, z);
+  /** Softest first: inside the edge it grows lighter from there. */
+  const hardenedAt = (z: number, of = rims) => softer(of, Math.exp(-z * softnessSigma));
+  const moves = (at: (z: number) => Rim[]) =>
+    Math.abs(throughAt(at(ASKED_SIGMAS), radiusMm) - throughAt(at(-ASKED_SIGMAS), radiusMm));
+  const atThree = (of: (z: number) => number) =>
+    HERMITE_3.reduce((sum, { z, weight }) => sum + weight * of(z), 0);
+  // Three places stand for a normal spread; what moves the light more is summed finely.
+  if (errors === 'normal' && moves(hardenedAt) > moves(edgesAt))
+    return atThree((edge) => {
+      const moved = edgesAt(edge);
+      return chanceOver((z) => throughAt(hardenedAt(z, moved), radiusMm), chance, { errors });
+    });
+  return atThree((soft) => {
+    const of = hardenedAt(soft);
+    const cells = edgeCells(of, radiusMm, unsure);
+    return chanceOver((z) => throughAt(edgesAt(z, of), radiusMm), chance, { errors, cells });
+  });
+}
+
 /**
  * Probability, 0..1, that a place so far from the halo's centre gets less than `leastLight` (0..1) or a hard edge, with
- * edge radius and natural falloff normal, softness lognormal with their uncertainties. Quadrature over softness
- * and edge, exact over the falloff; a rim whose side is not known counts half on either.
+ * edge radius and natural falloff normal, softness and the way beyond the own corner lognormal with their
+ * uncertainties. Quadrature over softness and edge, exact over the falloff; a rim whose side is not known counts half on
+ * either.
  */
 export function chanceOfDark(
   halo: Halo,
@@ -133,19 +112,48 @@ export function chanceOfDark(
   unsure: HaloUnsure,
 ): number {
   const fall = fallAt(halo, radiusMm);
-  const chance = (through: number) => chanceTooDark(through, leastLight, fall, unsure.falloffSigma);
-  const chanceWith = (of: readonly Rim[]): number =>
-    HERMITE_3.reduce((sum, { z, weight }) => {
-      const rims = altered(of, 0, Math.exp(z * unsure.softnessSigma));
-      return sum + weight * chanceOverEdge(rims, radiusMm, unsure, chance);
-    }, 0);
+  const chance: Chance = (through) => chanceTooDark(through, leastLight, fall, unsure.falloffSigma);
+  const chanceWith = (of: readonly Rim[]) => chanceOverRims(of, radiusMm, unsure, chance);
   const other = unsure.isSideUnknown ? onOtherSide(halo.rims) : null;
   return other ? (chanceWith(halo.rims) + chanceWith(other)) / 2 : chanceWith(halo.rims);
 }
 
 /**
+ * Beyond the own corner of a lens nobody measured no risk is stated below this share, nor above 1 less it unless what is
+ * known says so: nobody knows. A rule of this program.
+ */
+const BEYOND_SHARE = 0.05;
+/** From one to the other, as shares of the own corner, less and less is known; from the last two on a halo may surely end before. */
+const BEYOND = { known: 1, unknown: 1.05, far: 1.5, farthest: 1.75 } as const;
+
+/** How far `at` lies from one place to another, 0..1. */
+const share = (at: number, from: number, to: number): number =>
+  Math.min(1, Math.max(0, (at - from) / (to - from)));
+
+/** A risk at a place beyond the own corner of a lens nobody measured, held as unsure as that is. */
+function heldBeyond(
+  risk: number,
+  { fromMm, rims: own }: BeyondOwnCorner,
+  halo: Halo,
+  cornerMm: number,
+  leastLight: number,
+  unsure: HaloUnsure,
+): number {
+  const out = cornerMm / fromMm;
+  const { known, unknown, far, farthest } = BEYOND;
+  const least = BEYOND_SHARE * share(out, known, unknown);
+  const most = 1 - BEYOND_SHARE * (1 - share(out, far, farthest));
+  if (risk <= most) return Math.max(least, risk);
+  // What is dark at its own corner is darker beyond; and other rims than the lens's may end the halo before.
+  const atOwnCorner = chanceOfDark(halo, fromMm, leastLight, unsure);
+  const ofOthers = { ...halo, rims: halo.rims.slice(own) };
+  const byOthers = chanceOfDark(ofOthers, cornerMm, leastLight, { ...unsure, beyond: null });
+  return Math.min(risk, Math.max(most, atOwnCorner, byOthers));
+}
+
+/**
  * Probability, 0..1, that the worst corner over the travel is darker than `limitStops` or hard; never surer than the
- * share of lenses unlike their kind.
+ * share of lenses unlike their kind, nor than anybody can be beyond the corner of the format a lens was made for.
  */
 export function riskOf(
   halo: Halo,
@@ -155,6 +163,12 @@ export function riskOf(
   unsure: HaloUnsure,
 ): number {
   const cornerMm = worstCornerRadius(frame, halo.centre, travel);
-  const risk = chanceOfDark(halo, cornerMm, 2 ** -limitStops, unsure);
+  const leastLight = 2 ** -limitStops;
+  const { beyond } = unsure;
+  const told = chanceOfDark(halo, cornerMm, leastLight, unsure);
+  const risk =
+    beyond && cornerMm > beyond.fromMm
+      ? heldBeyond(told, beyond, halo, cornerMm, leastLight, unsure)
+      : told;
   return Math.min(1 - unsure.unlikeShare, Math.max(unsure.unlikeShare, risk));
 }

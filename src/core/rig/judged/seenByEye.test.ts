@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { partOf, plainLens, plainRig } from '../../../../tests/support/plainRig';
-import { EDGE_SIGMA, radiusAtTransmission, usualEdge } from '../../halo';
+import { priorFor, radiusAtTransmission } from '../../halo';
 import { modeOf, type HaloSample, type Lens } from '../../kit/records';
 import { randomOf } from '../../maths';
 import { situationOf, turned, type Rig } from '../../rig';
@@ -126,9 +126,7 @@ describe('what a camera shows by eye', () => {
       const [from, to] = look === 'just clear' ? [0.45, 0.85] : [0.005, 0.1];
       const rig = rigOf(lens, { fNumber: between(2, 8) });
       const usual = seen(rig, look).front;
-      const trueEdge = edgeOf(
-        (usualEdge({ focalShare: 50 / 43.2666, zoomPlace: null, openFNumber: 2 }) * 43.2666) / 2,
-      );
+      const trueEdge = edgeOf((priorFor(lens, 50).edge * 43.2666) / 2);
       const softness = (usual.softnessMm / usual.edgeRadiusMm) * Math.exp(0.35 * normal());
       const softnessMm = trueEdge * Math.min(1, softness);
       const rims = [{ side: 'front' as const, edgeRadiusMm: trueEdge, softnessMm }];
@@ -151,11 +149,14 @@ describe('what a camera shows by eye', () => {
       '%s, weighed with what is usual of its kind: never less sure than that',
       (look) => {
         const told: Lens = { ...bare, estimated: [] };
-        const drawn = (usual: number) => usual * (1 + EDGE_SIGMA * normal());
+        const own = 43.2666 / 2;
+        const { sigma: scatter, edge: usualShare } = priorFor(told, 50);
+        const drawn = (usual: number) => own + (usual - own) * Math.exp(scatter.reach * normal());
+        const outwardMm = own * (usualShare - 1) * (Math.exp(scatter.reach) - 1);
         const trials = Array.from({ length: 120 }, () => trial(look, told, drawn));
         const within = trials.filter(({ off, sigma }) => off <= 1.645 * sigma);
         expect(within.length / trials.length).toBeGreaterThan(0.85);
-        const surer = trials.filter(({ sigma, trueEdge }) => sigma < 1.3 * EDGE_SIGMA * trueEdge);
+        const surer = trials.filter(({ sigma }) => sigma < outwardMm);
         expect(surer.length / trials.length).toBeGreaterThan(0.9);
       },
     );

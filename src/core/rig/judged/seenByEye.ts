@@ -3,7 +3,7 @@
  * tells, more than a published figure, because it was this lens on this camera.
  */
 import { judge, NO_TRAVEL } from '../../frame';
-import { lensAt, priorFor, SOFTNESS_SIGMA } from '../../halo';
+import { edgeSpread, evidenceFor, lensAt, predictHalo, priorFor, SOFTNESS_SIGMA } from '../../halo';
 import {
   behindWords,
   haloSampleOf,
@@ -95,10 +95,11 @@ function together(a: Figure, b: Figure): Figure {
 function weighed({ lens, settings }: Rig, seen: Figure): Figure {
   if (isFormatUntold(lens)) return seen;
   const { focalMm, fNumber, focusM } = settings;
-  const { edge, sigma } = priorFor(lens, focalMm);
-  const { edgeScale } = lensAt(lens, { focalMm, fNumber, focusM });
-  const value = ((edge * diagonalMm(lens.designFormat)) / 2) * edgeScale;
-  const usual = { value, sigma: value * sigma.edge };
+  const at = lensAt({ ...lens, halo: [] }, { focalMm, fNumber, focusM });
+  const halo = predictHalo(at);
+  const value = halo.rims[0]?.edgeRadiusMm ?? 0;
+  const { inwardMm, outwardMm } = edgeSpread(halo, evidenceFor(at));
+  const usual = { value, sigma: seen.value < value ? inwardMm : outwardMm };
   const apart = Math.abs(seen.value - value) / Math.hypot(seen.sigma, usual.sigma);
   return apart > UNLIKE_SIGMAS ? seen : together(seen, usual);
 }

@@ -12,11 +12,13 @@ import {
   VERDICT_KINDS,
   verdictWords,
   type VerdictKind,
+  worstCornerRadius,
 } from '../../frame';
 import type { Halo, HaloUnsure, Rim } from '../../halo';
 import { normalDeviates, randomOf } from '../../maths';
 import { demoRig } from '../../../../tests/support/demo';
 import { plainLens, plainRig } from '../../../../tests/support/plainRig';
+import { unsureBy } from '../../../../tests/support/unsure';
 import { isSettled, otherVerdict, riskIn, TOSS_SHARE, type Asked } from './toss';
 import { isClear, verdictOf } from './verdicts';
 
@@ -24,6 +26,12 @@ const { between, whole, chance } = randomOf(20261201);
 const deviates = normalDeviates();
 const normal = () => deviates[whole(0, deviates.length - 1)]!;
 const pick = <T>(list: readonly T[]): T => list[whole(0, list.length - 1)]!;
+
+/** Nobody measured the lens: its rims end somewhere beyond a corner of its own. */
+const ofEstimate = (edge: number): Partial<HaloUnsure> => ({
+  edgeSigmaMm: 0,
+  beyond: { fromMm: edge * between(0.7, 0.95), sigma: between(0.3, 0.8), rims: 2 },
+});
 
 /** Squeezed by crops, shifted, off the middle, moving in a box or a disc: whatever a rig may be. */
 function drawn(): { asked: Asked; unsure: HaloUnsure } {
@@ -57,14 +65,12 @@ function drawn(): { asked: Asked; unsure: HaloUnsure } {
       ]),
       limitStops: pick([1, 2, 3]),
     },
-    unsure: {
+    unsure: unsureBy({
       edgeSigmaMm: edge * between(0.002, 0.12),
       softnessSigma: between(0.02, 0.35),
       falloffSigma: between(0.05, 0.5),
-      unlikeShare: 0,
-      isSideUnknown: false,
-      errors: 'normal',
-    },
+      ...(chance(0.4) ? ofEstimate(edge) : {}),
+    }),
   };
 }
 
@@ -73,17 +79,24 @@ const DRAWS = 1500;
 /** How often each verdict is drawn, 0..1. */
 function counted({ halo, delivered, travel, limitStops }: Asked, unsure: HaloUnsure) {
   const shares: Record<VerdictKind, number> = { Clear: 0, Shaded: 0, Clipped: 0, Keyhole: 0 };
+  const fromMm = unsure.beyond?.fromMm ?? 0;
+  const isStretched = worstCornerRadius(delivered, halo.centre, travel) > fromMm;
   for (let i = 0; i < DRAWS; i += 1) {
-    const wider = normal() * unsure.edgeSigmaMm;
+    const z = normal();
+    const wider = z * unsure.edgeSigmaMm;
+    const times = isStretched ? Math.exp(z * (unsure.beyond?.sigma ?? 0)) : 1;
     const softer = Math.exp(normal() * unsure.softnessSigma);
     const falloff = Math.max(1e-3, 1 + normal() * unsure.falloffSigma);
     const one: Halo = {
       ...halo,
-      rims: halo.rims.map(({ side, edgeRadiusMm, softnessMm }) => ({
-        side,
-        edgeRadiusMm: edgeRadiusMm + wider,
-        softnessMm: Math.min(edgeRadiusMm + wider, softnessMm * softer),
-      })),
+      rims: halo.rims.map(({ side, edgeRadiusMm, softnessMm }) => {
+        const edge = fromMm + (edgeRadiusMm - fromMm) * times + wider;
+        return {
+          side,
+          edgeRadiusMm: edge,
+          softnessMm: Math.min(edge, softnessMm * softer * times),
+        };
+      }),
       exitPupilMm: halo.exitPupilMm === null ? null : halo.exitPupilMm / Math.sqrt(falloff),
     };
     shares[judge(one, delivered, travel, limitStops).kind] += 1 / DRAWS;

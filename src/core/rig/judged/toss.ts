@@ -7,10 +7,10 @@ import {
   type Travel,
   type VerdictKind,
 } from '../../frame';
-import type { Halo, HaloUnsure } from '../../halo';
+import { swayed, type Halo, type HaloUnsure } from '../../halo';
 import { HERMITE_3 } from '../../maths';
 import type { FrameSize } from '../../optics';
-import { altered, chanceOfDark, onOtherSide, riskOf } from './risk';
+import { chanceOfDark, onOtherSide, riskOf } from './risk';
 
 /** From this chance of a better or a worse verdict on, both are named: nobody should act on one of them. A rule of this program. */
 export const TOSS_SHARE = 0.25;
@@ -38,16 +38,21 @@ const SOFTNESS_SIGMAS = [HERMITE_3[0].z, HERMITE_3[2].z];
 /** 1/L² stays positive however unsure it is. */
 const LEAST_FALLOFF = 0.05;
 
-/** The halo with its edges, softness and natural falloff so many standard deviations off; a wider edge goes with less falloff. */
-function swayed(
+/**
+ * The halo with its edges, softness and natural falloff so many standard deviations off, for whoever asks about a corner;
+ * a wider edge goes with less falloff.
+ */
+function swayedHalo(
   { rims, exitPupilMm, coneTangent, centre }: Halo,
-  { edgeSigmaMm, softnessSigma, falloffSigma }: HaloUnsure,
+  unsure: HaloUnsure,
+  cornerMm: number,
   lighter: number,
   softer: number,
 ): Halo {
+  const { softnessSigma, falloffSigma } = unsure;
   const falloff = Math.max(LEAST_FALLOFF, 1 - lighter * falloffSigma);
   return {
-    rims: altered(rims, lighter * edgeSigmaMm, Math.exp(softer * softnessSigma)),
+    rims: swayed(rims, unsure, cornerMm, lighter, Math.exp(softer * softnessSigma)),
     exitPupilMm: exitPupilMm === null ? null : exitPupilMm / Math.sqrt(falloff),
     coneTangent,
     centre,
@@ -68,7 +73,7 @@ export function isSettled(asked: Asked, kind: VerdictKind, unsure: HaloUnsure): 
   const holdsAt = (lighter: number): boolean =>
     halos.every((one) =>
       SOFTNESS_SIGMAS.every((softer) => {
-        const end = swayed(one, unsure, lighter, softer);
+        const end = swayedHalo(one, unsure, cornerMm, lighter, softer);
         return judgeAt(end, cornerMm, limitStops, keyholeMm).kind === kind;
       }),
     );

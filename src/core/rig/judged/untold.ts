@@ -77,14 +77,22 @@ export function withUntold(rig: Rig, evidence: HaloEvidence): HaloEvidence {
   return { ...evidence, kind: 'estimated', unlikeShare, doubts };
 }
 
-/** The one thing that would make the verdict surer, however the rig is set; null where two frames were measured. */
-export function surerOf(rig: Rig): string | null {
+/** What is said wherever an estimate is asked about places farther out than it knows of. */
+export const BEYOND_OWN_CORNER = 'Nobody knows beyond the corner of its own format';
+
+/**
+ * The one thing that would make the verdict surer; null where two frames were measured. `isBeyond` tells whether corners
+ * lie beyond the own corner of a lens nobody measured.
+ */
+export function surerOf(rig: Rig, isBeyond: boolean): string | null {
   const [first] = untoldOf(rig);
   if (first) return first.surer;
   const { lens } = rig;
   const measured = lens.halo.filter((s) => s.evidence.kind === 'measured');
   if (measured.length === 0)
-    return 'Two test frames of an even wall, wide open and at f/8, would measure the halo.';
+    return isBeyond
+      ? `${BEYOND_OWN_CORNER}: two test frames of an even wall, wide open and at f/8, would settle it.`
+      : 'Two test frames of an even wall, wide open and at f/8, would measure the halo.';
   return measured.every((s) => isOneFrame(s.evidence))
     ? 'A second test frame, at f/8, would settle the other apertures.'
     : null;

@@ -7,6 +7,7 @@ export {
   comparedRows,
   differenceWords,
 } from './compared';
+export { edgeKnownWords } from './edgeWords';
 export { knownAt, knownWords, whyKnown } from './known';
 export { layTrain, type Piece, type RearGlass, type TrainLayout } from './trainLayout';
 export { layoutWords, troubleWords } from './layoutWords';

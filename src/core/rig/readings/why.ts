@@ -21,6 +21,7 @@ import { printedNames, isOffMiddle } from '../../optics';
 import type { Report } from '../report';
 import { type Rig, situationOf } from '../../rig';
 import type { Explain, Why } from './whyTypes';
+import { edgeKnownWords } from './edgeWords';
 import { EXPLAIN_PRACTICE, type PracticeReading } from './whyPractice';
 
 export type Reading =
@@ -46,7 +47,7 @@ const size = (f: { widthMm: number; heightMm: number }): string => sizeMm(f, 2);
  * measurement is.
  */
 export function evidenceSentence(report: Report, today = ''): string {
-  const { kind, edgeSigmaMm, frames, date, doubts } = report.halo.evidence;
+  const { kind, frames, date, doubts } = report.halo.evidence;
   const dated = date ? ` on ${date}${ageWords(date, today)}` : '';
   const known = {
     measured: `Measured${dated}${frames > 0 ? ` from ${counted(frames, 'frame')}` : ''}`,
@@ -54,7 +55,7 @@ export function evidenceSentence(report: Report, today = ''): string {
     published: 'From a published figure',
     estimated: 'An estimate',
   }[kind];
-  return [`${known}; the edge is known to ± ${mm(edgeSigmaMm, 2)}.`, ...doubts.map(capital)].join(
+  return [`${known}; the edge is known to ${edgeKnownWords(report)}.`, ...doubts.map(capital)].join(
     ' ',
   );
 }
@@ -91,10 +92,10 @@ const acceptedInputs = ({ coverage, frame, verdict }: Report): Why['inputs'] => 
 ];
 
 /** What the risk counts with: how unsure each figure of the halo is. */
-function unsureInputs({ halo }: Report): Why['inputs'] {
-  const { edgeSigmaMm, softnessSigma, falloffSigma } = halo.evidence;
+function unsureInputs(report: Report): Why['inputs'] {
+  const { softnessSigma, falloffSigma } = report.halo.evidence;
   return [
-    ['edge known to', `± ${mm(edgeSigmaMm, 2)}`],
+    ['edge known to', edgeKnownWords(report)],
     ['softness known to', `± ${percent(softnessSigma, 0)}`],
     ['natural falloff known to', `± ${percent(falloffSigma, 0)}`],
   ];

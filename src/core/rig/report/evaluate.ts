@@ -34,6 +34,8 @@ interface HaloReport {
   /** Radius of good definition on the sensor, mm; null where the owner has not judged it. */
   definitionRadiusMm: number | null;
   evidence: HaloEvidence;
+  /** Whether a corner lies, over the travel, farther out than what a lens nobody measured is estimated from. */
+  isBeyondOwnCorner: boolean;
 }
 
 export interface Report {
@@ -92,6 +94,8 @@ export function evaluate(rig: Rig): Report {
   const verdict = verdictIn(situation, evidence, risk);
   const scaleUp = isSurelyClear(verdict) ? 1 : scaleUpIn(situation, evidence);
   const covered = coverageReport(situation, definition, scaleUp);
+  const isBeyondOwnCorner =
+    evidence.beyond !== null && covered.worstCornerRadiusMm > evidence.beyond.fromMm;
   const fit = fitIn(situation);
   const problem = fitProblem(fit);
   const seen = desqueezed(delivered, lens.squeeze);
@@ -109,7 +113,7 @@ export function evaluate(rig: Rig): Report {
       risk,
     },
     coverage: covered,
-    halo: { model: halo, definitionRadiusMm: definition, evidence },
+    halo: { model: halo, definitionRadiusMm: definition, evidence, isBeyondOwnCorner },
     frame: {
       readOut: { widthMm: mode.widthMm, heightMm: mode.heightMm },
       middle: readOutMiddle(mode),
@@ -134,7 +138,7 @@ export function evaluate(rig: Rig): Report {
       lensFNumberOf(light),
       covered.atRestStops,
     ),
-    surer: surerOf(rig),
+    surer: surerOf(rig, isBeyondOwnCorner),
     cautions: cautionsFor(rig, fit),
   };
 }

@@ -7,11 +7,11 @@ import { SCHOOLS, type Judgement, type School } from '@/core/kit/records';
 import { CROP_BASES, type CropBasis } from '@/core/optics';
 import type { Report } from '@/core/rig/report';
 import type { Rig } from '@/core/rig';
-import { explain, type Reading } from '@/core/rig/readings';
+import { edgeKnownWords, explain, type Reading } from '@/core/rig/readings';
 import { Choice } from '@/ui/controls/Choice';
 import { Fold } from '@/ui/controls/Fold';
 import { WhyPopover, WhyRow } from '@/ui/controls/WhyRow';
-import { riskWords, mm } from '@/core/words';
+import { riskWords } from '@/core/words';
 import { inkOf, VerdictMark } from '@/ui/marks/VerdictMark';
 import { PHONE } from '@/ui/theme/type';
 import { Cautions } from '../ways/Cautions';
@@ -80,8 +80,8 @@ const Judged = styled.div`
 
 /** The risk and how the halo is known, in a few words. */
 function knownWords(report: Report): string {
-  const { kind, edgeSigmaMm } = report.halo.evidence;
-  return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ± ${mm(edgeSigmaMm, 2)}`;
+  const { kind } = report.halo.evidence;
+  return `risk ${riskWords(report.verdict.risk)} · ${kind}, edge ${edgeKnownWords(report)}`;
 }
 
 const SCHOOL_LIMIT: Record<School, keyof Judgement> = {
