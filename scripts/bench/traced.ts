@@ -18,7 +18,7 @@ import {
   type RigSettings,
 } from '../../src/core/kit/records';
 import { HALF_TRANSMISSION, lensAt, predictHalo, radiusAtTransmission } from '../../src/core/halo';
-import { type Figure, measureFrame, sampleOf, type SampleFrame } from '../../src/core/measure';
+import { type Figure, measureFrame, samplesOf, type SampleFrame } from '../../src/core/measure';
 import { randomOf, type Random } from '../../src/core/maths';
 import { diagonalMm, FULL_FRAME } from '../../src/core/optics';
 import { evaluate } from '../../src/core/rig/report';
@@ -205,9 +205,10 @@ function tryLens(rig: DrawnRig, number: number): boolean {
   };
   const open = frameOf(rig, openFNumber, number * 10 + 1);
   const closed = frameOf(rig, CLOSED, number * 10 + 2);
-  const measured = (frames: readonly SampleFrame[]): HaloSample => centred(sampleOf(frames, facts));
-  const by = (sample: HaloSample, more: Partial<Lens> = {}) =>
-    lensWith(rig, focalMm, [sample], more);
+  const measured = (frames: readonly SampleFrame[]): HaloSample[] =>
+    samplesOf(frames, facts).map(centred);
+  const by = (samples: HaloSample[], more: Partial<Lens> = {}) =>
+    lensWith(rig, focalMm, samples, more);
   for (const frame of [open, closed]) if (frame) keepOwn(asked, frame, by(measured([frame])));
   if (open && closed) {
     for (const frame of [open, closed]) keepOwn(asked, frame, by(measured([open, closed])));
@@ -238,6 +239,7 @@ function tryLens(rig: DrawnRig, number: number): boolean {
     const sample: HaloSample = {
       ...told,
       front: { edgeRadiusMm: published, softnessMm: published * 0.1 },
+      apertures: 'every',
       meaning: 'half light',
       rear: null,
       exitPupilMm: null,
@@ -246,7 +248,7 @@ function tryLens(rig: DrawnRig, number: number): boolean {
       edgeSigmaMm: 0.5,
       evidence: { kind: 'published', date: '', frames: 0, source: 'half light at f/8' },
     };
-    note('published half light at f/8', casesOf(asked, by(sample)));
+    note('published half light at f/8', casesOf(asked, by([sample])));
   }
   return true;
 }

@@ -17,7 +17,7 @@ import {
   type FileOptions,
   measureGrid,
   type FrameMeasure,
-  sampleOf,
+  samplesOf,
   type SampleFacts,
   type SampleFrame,
 } from '@/core/measure';
@@ -78,10 +78,10 @@ const measureDoor = {
       measureMs: performance.now() - began - (spent.decodeMs ?? 0),
     };
   },
-  /** A sample from frames of one setting; the widest aperture first. */
-  sample(frames: readonly SampleFrame[], facts: Omit<SampleFacts, 'fNumber'>): HaloSample {
+  /** Samples from frames of one setting. */
+  samples(frames: readonly SampleFrame[], facts: Omit<SampleFacts, 'fNumber'>): HaloSample[] {
     const sorted = [...frames].sort((a, b) => a.fNumber - b.fNumber);
-    return sampleOf(sorted, facts);
+    return samplesOf(sorted, facts);
   },
   /** The tone response from two frames of one wall some stops apart; a sentence where they do not tell. */
   async tone(files: readonly File[], stepStops: number): Promise<Tone | FrameRefusal> {

@@ -47,6 +47,7 @@ export const plainLens = (more: Partial<Lens> = {}): Lens =>
         id: 's',
         focalMm: 50,
         fNumber: 2,
+        apertures: 'every',
         focusM: null,
         front: { edgeRadiusMm: 30, softnessMm: 3 },
         meaning: 'half light',

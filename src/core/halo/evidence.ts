@@ -53,6 +53,9 @@ const OUTSIDE_SIGMA_SHARE = 0.06;
 /** Growth half way between two samples an octave apart, share of R; zooms wander between. An assumption. */
 const BETWEEN_SIGMA_SHARE = 0.025;
 
+/** Half way between two apertures of which each spoke for its own, share of what they differ by. An assumption. */
+const BETWEEN_APERTURES_SHARE = 0.25;
+
 /** Softness as samples of a kind tell it; one frame tells that of other apertures less well. */
 export const SOFTNESS_SIGMA = {
   measured: 0.07,
@@ -115,7 +118,11 @@ function mixed<T>(a: T, b: T, share: number, of: (x: T) => Variances): Variances
 
 function markVariances(lens: Lens, mark: Mark, fNumber: number): Variances {
   const [before, after, share] = knotsAbout(mark.knots, fNumber);
-  return mixed(before, after, share, (knot) => knotVariances(lens, knot, fNumber, mark.focalMm));
+  const known = mixed(before, after, share, (knot) =>
+    knotVariances(lens, knot, fNumber, mark.focalMm),
+  );
+  const apart = BETWEEN_APERTURES_SHARE * Math.abs(after.frontEdge - before.frontEdge);
+  return { ...known, edge: known.edge + (apart * 4 * share * (1 - share)) ** 2 };
 }
 
 /** The marks round a focal length, and how far toward the second it lies. */
@@ -212,6 +219,16 @@ function doubtsOf(
   return [...doubts, ...focus.doubts];
 }
 
+/** Test frames behind the knots of one mark: those that were taken together are told by each of their samples. */
+function framesBehind(knots: readonly Knot[]): number {
+  const [alone, together] = [true, false].map((isAlone) =>
+    knots
+      .filter(({ sample }) => isOneFrame(sample.evidence) === isAlone)
+      .map(({ sample }) => sample.evidence.frames),
+  );
+  return (alone ?? []).reduce((a, b) => a + b, 0) + Math.max(0, ...(together ?? []));
+}
+
 const restsOnFrames = ({ sample }: Knot): boolean => sample.evidence.frames > 0;
 
 /**
@@ -237,7 +254,8 @@ export function evidenceFor(at: LensAt, scale = 1): HaloEvidence {
     near.flatMap((m) => m.knownAt),
     Math.sqrt(variances.falloff),
   );
-  const knots = near.flatMap((m) => knotsBehind(m, fNumber));
+  const behind = near.map((m) => knotsBehind(m, fNumber));
+  const knots = behind.flat();
   const spread =
     (apart ** 2 + (OUTSIDE_SIGMA_SHARE * outside) ** 2 + focus.edgeShare ** 2) * edgeMm ** 2;
   const kind = worstKind(near.map((m) => m.kind));
@@ -251,7 +269,7 @@ export function evidenceFor(at: LensAt, scale = 1): HaloEvidence {
     isSideUnknown: knots.some(({ sample }) => sample.rear === null),
     errors: knots.every(restsOnFrames) ? 'long-tailed' : 'normal',
     sampleIds: knots.map((k) => k.sample.id),
-    frames: knots.reduce((sum, k) => sum + k.sample.evidence.frames, 0),
+    frames: behind.reduce((sum, some) => sum + framesBehind(some), 0),
     date: knots.reduce((latest, { sample }) => later(latest, sample.evidence.date), ''),
     doubts: doubtsOf(between, knots, fNumber, focus),
   };

@@ -51,6 +51,39 @@ describe('which samples speak', () => {
     expect(idsOf(lens)).toEqual(['b']);
   });
 
+  it('of frames taken together where no one pair of rims serves all, each for its own aperture', () => {
+    const own = { apertures: 'its own', evidence: { ...two, date: '2026-05-05' } } as const;
+    const lens = lensWith(
+      { fNumber: 2, front: edge(20, 6), ...own },
+      { fNumber: 8, front: edge(16, 1), ...own },
+      // Older, and for all apertures; and a single frame between.
+      { fNumber: 2.8, front: edge(25), evidence: { ...two, date: '2025-05-05' } },
+      { fNumber: 4, front: edge(17), evidence: { ...one, date: '2026-04-04' } },
+    );
+    expect(idsOf(lens)).toEqual(['adb']);
+    const [mark] = marksOf(lens);
+    expect(atAperture(mark!.knots, 2).frontEdge).toBe(20);
+    expect(atAperture(mark!.knots, 8).frontEdge).toBe(16);
+    const newer = { ...lens.halo[2]!, evidence: { ...lens.halo[2]!.evidence, date: '2026-06-06' } };
+    const remeasured = { ...lens, halo: [...lens.halo.filter((s) => s.id !== 'c'), newer] };
+    expect(idsOf(remeasured)).toEqual(['c']);
+  });
+
+  it('such a pair rests on its two frames, and half way between is less sure by a quarter of what they differ', () => {
+    const own = { apertures: 'its own', edgeSigmaMm: 0.1, evidence: two } as const;
+    const lens = lensWith(
+      { fNumber: 2, front: edge(20, 6), ...own },
+      { fNumber: 8, front: edge(16, 1), ...own },
+    );
+    const at = (fNumber: number) =>
+      evidenceFor(lensAt(lens, { focalMm: 50, fNumber, focusM: null }));
+    expect([at(2), at(4), at(8), at(16)].map((e) => e.frames)).toEqual([2, 2, 2, 2]);
+    expect(at(2).edgeSigmaMm).toBeCloseTo(0.1, 9);
+    expect(at(8).edgeSigmaMm).toBeCloseTo(0.1, 9);
+    expect(at(4).edgeSigmaMm).toBeCloseTo(Math.hypot(0.1, 0.25 * 4), 9);
+    expect(at(4).doubts.join()).not.toMatch(/one aperture only/);
+  });
+
   it('what is measured before what is published, whenever', () => {
     const lens = lensWith(
       { fNumber: 2, evidence: { kind: 'published', frames: 0, date: '2026-09-09' } },

@@ -4,6 +4,7 @@
  */
 import {
   EVIDENCE_KINDS,
+  isOfOneAperture,
   isOneFrame,
   type EvidenceKind,
   type HaloSample,
@@ -81,12 +82,12 @@ function knotOf(lens: Lens, sample: HaloSample): Knot {
   };
 }
 
-/** The samples that count among some of the same kind: one for all apertures, or the newest of each. */
+/** The samples that count among some of the same kind, the best first: one for all apertures, or the newest of each. */
 function speaking(samples: readonly HaloSample[]): HaloSample[] {
-  const whole = samples.find((s) => !isOneFrame(s.evidence));
-  if (whole) return [whole];
+  const best = samples.find((s) => !isOneFrame(s.evidence));
+  if (best && !isOfOneAperture(best)) return [best];
   const chosen: HaloSample[] = [];
-  for (const sample of samples) {
+  for (const sample of samples.filter(isOfOneAperture)) {
     const taken = chosen.some(
       (c) => Math.abs(stopsBetweenFNumbers(c.fNumber, sample.fNumber)) < SAME_APERTURE_STOPS,
     );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo';
-import { nonsenseIn, readEngraving } from './engraving';
+import { readEngraving, readingWords } from './engraving';
 import { markingIn } from './records';
 
 const { markings } = tideMill;
@@ -43,6 +43,30 @@ describe('what an engraving says', () => {
     ['16-35 f2.8', 16, 35, 2.8, 2.8],
     ['24-70mm f/2.8D', 24, 70, 2.8, 2.8],
     ['QF16-55mmF2.8 R', 16, 55, 2.8, 2.8],
+    // A number of the name, a filter and a width of film are no focal length.
+    ['ORLANT-12 2.8/90', 90, 90, 2.8, 2.8],
+    ['ОРЛАНТ-12 2,8/90', 90, 90, 2.8, 2.8],
+    ['ORLANT 12 2.8/90', 90, 90, 2.8, 2.8],
+    ['ОРЛАНТ-44 1:2 58', 58, 58, 2, 2],
+    ['ORLANT 12 90 f/2.8', 90, 90, 2.8, 2.8],
+    ['ORLANT 12 90 2.8', 90, 90, 2.8, 2.8],
+    ['ОРЛАНТ-12А 3,5/28', 28, 28, 3.5, 3.5],
+    ['16mm lens 25mm f/1.4', 25, 25, 1.4, 1.4],
+    ['for 16mm film 1:1.9 25mm', 25, 25, 1.9, 1.9],
+    ['35mm lens f/2', 35, 35, 2, 2],
+    ['105 f2.5 52mm', 105, 105, 2.5, 2.5],
+    ['50mm f/1.4 58mm', 50, 50, 1.4, 1.4],
+    ['85 1.8 II 67mm', 85, 85, 1.8, 1.8],
+    ['No 4512 1:2 58', 58, 58, 2, 2],
+    ['4.5/80-200 No. 1234', 80, 200, 4.5, 4.5],
+    // Centimetres and inches; one inch is 25.4 mm.
+    ['F=10,5 cm 1:4,5', 105, 105, 4.5, 4.5],
+    ['f=5 cm 1:2', 50, 50, 2, 2],
+    ['5cm f/3.5', 50, 50, 3.5, 3.5],
+    ['Cine 3" f/2.5', 76.2, 76.2, 2.5, 2.5],
+    ['2 inch f/1.9', 50.8, 50.8, 1.9, 1.9],
+    ['6 3/4" f/4.5', 171.5, 171.5, 4.5, 4.5],
+    ['8½″ 1:6.3', 215.9, 215.9, 6.3, 6.3],
   ])('%s', (text, short, long, open, openLong) => {
     expect(read(text)).toMatchObject({
       focalMinMm: short,
@@ -77,6 +101,7 @@ describe('what an engraving says', () => {
       openFNumberLong: null,
       tStop: null,
       designFormat: null,
+      readings: [],
     };
     for (const text of ['swirly old normal', '', '1978', 'f', '1:', '50', '⌀58', '2x', '4/4'])
       expect(read(text), text).toEqual(nothing);
@@ -84,45 +109,21 @@ describe('what an engraving says', () => {
     expect(read('f/2')).toEqual({ ...nothing, openFNumberWide: 2, openFNumberLong: 2 });
   });
 
+  it.each([
+    ['25mm 50mm f/1.4', ['25 mm f/1.4', '50 mm f/1.4']],
+    ['55mm 1:2.8 58mm', ['55 mm f/2.8', '58 mm f/2.8']],
+    ['12 1:2.8 90', ['12 mm f/2.8', '90 mm f/2.8']],
+    ['50 1.8 58', ['50 mm f/1.8', '58 mm f/1.8']],
+    ['25mm 35mm T1.5', ['25 mm T1.5', '35 mm T1.5']],
+  ])('%s reads two ways: both are told, and none is taken', (text, both) => {
+    const { readings, focalMinMm, openFNumberWide, tStop } = read(text);
+    expect(readings.map(readingWords)).toEqual(both);
+    expect([focalMinMm, openFNumberWide, tStop]).toEqual([null, null, null]);
+  });
+
   it('knows the format by a marking that stands as a whole word', () => {
     expect(read('16–50/3.5–5.6 Compact').designFormat).toEqual({ widthMm: 23.5, heightMm: 15.6 });
     expect(read('16–50/3.5–5.6 compactor').designFormat).toBeNull();
     expect(markingIn('anything', [])).toBeNull();
-  });
-});
-
-describe('lenses nobody built', () => {
-  const facts = (focal: number, open: number, designFormat = { widthMm: 36, heightMm: 24 }) => ({
-    focalMinMm: focal,
-    focalMaxMm: focal,
-    openFNumberWide: open,
-    openFNumberLong: open,
-    designFormat,
-  });
-
-  it('are refused with the figure that is wrong', () => {
-    expect(nonsenseIn(facts(8, 1))).toMatch(/8 mm f\/1 is not built for 36×24/);
-    expect(nonsenseIn(facts(600, 1.4))).toMatch(/429 mm wide/);
-    expect(nonsenseIn(facts(50, 0.5))).toMatch(/as fast as f\/0.5/);
-  });
-
-  it.each([
-    [8, 3.5],
-    [11, 4],
-    [14, 1.8],
-    [20, 1.4],
-    [50, 0.95],
-    [85, 1.2],
-    [135, 1.8],
-    [300, 2.8],
-    [600, 4],
-    [1200, 5.6],
-  ])('%s mm f/%s is one that is built (common practice, no source)', (focal, open) => {
-    expect(nonsenseIn(facts(focal, open))).toBeNull();
-  });
-
-  it('what is nonsense for one format is usual for a smaller one', () => {
-    expect(nonsenseIn(facts(4.5, 1.8, { widthMm: 6.4, heightMm: 4.8 }))).toBeNull();
-    expect(nonsenseIn(facts(4.5, 1.8))).not.toBeNull();
   });
 });

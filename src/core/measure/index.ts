@@ -8,4 +8,4 @@ export { type Figure, type FrameMeasure, measureGrid, refusedWith } from './meas
 export { METHOD_VERSION } from './method';
 export { type Shot, shotFor, shotList } from './shotList';
 export { entryFigures } from './toEntry';
-export { type SampleFacts, type SampleFrame, sampleOf } from './toSample';
+export { type SampleFacts, type SampleFrame, samplesOf } from './toSample';

@@ -18,7 +18,7 @@ import { diagonalMm } from '../optics';
 import { randomOf } from '../maths';
 import { evidenceFor, lensAt, predictHalo, haloRadii } from '../halo';
 import { haloSampleExample, isEdgeUnseen, lensExample, lensOf } from '../kit/records';
-import { sampleOf, type SampleFrame } from './toSample';
+import { samplesOf, type SampleFrame } from './toSample';
 import { measureFrame } from './measureFrame';
 import type { PixelImage } from './file';
 import { reduceFrame, toneTable } from './light';
@@ -118,11 +118,10 @@ function foretold(frames: readonly SampleFrame[], focalMm: number, fNumber: numb
     note: '',
     lens: lensOf({ ...lensExample, focalMinMm: focalMm, focalMaxMm: focalMm }),
   };
-  const sample = sampleOf(frames, facts);
   const lens = lensOf({
     ...lensExample,
     ...{ focalMinMm: focalMm, focalMaxMm: focalMm, openFNumberWide: 1, focusing: 'unit' },
-    halo: [sample],
+    halo: samplesOf(frames, facts),
   });
   const setting = { focalMm, fNumber, focusM: null };
   const value = haloRadii(predictHalo(lensAt(lens, setting))).half;
@@ -223,7 +222,8 @@ describe('frames that show no edge', () => {
       const { rig, closed } = beyond(i);
       if (closed.unseenToMm === null) continue;
       cases += 1;
-      const sample = sampleOf([closed], facts);
+      const [sample] = samplesOf([closed], facts);
+      if (!sample) throw new Error('a frame makes a sample');
       expect(sample.evidence).toMatchObject({ kind: 'estimated', frames: 1 });
       expect(isEdgeUnseen(sample)).toBe(true);
       expect(Object.keys(sample).sort()).toEqual(Object.keys(haloSampleExample).sort());
@@ -244,12 +244,12 @@ describe('frames that show no edge', () => {
     const { closed } = beyond(0);
     const seen = { ...closed, fNumber: 2, unseenToMm: null };
     const unseen = { ...closed, unseenToMm: 20 };
-    expect(sampleOf([seen, unseen], facts).evidence).toMatchObject({ kind: 'measured', frames: 2 });
+    const [together] = samplesOf([seen, unseen], facts);
+    expect(together?.evidence).toMatchObject({ kind: 'measured', frames: 2 });
     const wider = { ...unseen, fNumber: 1.4 };
-    expect(sampleOf([wider, seen], facts)).toMatchObject({
-      fNumber: 2,
-      evidence: { kind: 'measured', frames: 1 },
-    });
+    expect(samplesOf([wider, seen], facts)).toMatchObject([
+      { fNumber: 2, evidence: { kind: 'measured', frames: 1 } },
+    ]);
   });
 });
 

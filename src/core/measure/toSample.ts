@@ -71,21 +71,35 @@ function beyondCorner({ fields, halfLightMm, centre }: HaloFit): number {
   return clamp((halfLightMm / corner - NEAR_CORNER) / (WELL_BEYOND - NEAR_CORNER), 0, 1);
 }
 
+/** One pair of rims serves all apertures where it leaves no frame by more than this share of the half diagonal. */
+const SERVED_SHARE = 0.0023;
+
 /**
- * A sample from frames of one setting at one aperture or several, the widest first. A frame that shows no edge
- * counts where it tells the falloff: stopped down further than those that show one.
+ * What frames of one setting at one aperture or several, the widest first, say of a lens: one sample for all apertures,
+ * or one for each where no one pair of rims serves all. A frame that shows no edge counts where it tells the falloff:
+ * stopped down further than those that show one.
  */
-export function sampleOf(
+export function samplesOf(
   frames: readonly SampleFrame[],
   facts: Omit<SampleFacts, 'fNumber'>,
-): HaloSample {
+): HaloSample[] {
   const edge = frames.filter((f) => f.unseenToMm === null);
   const widest = edge.at(-1);
-  if (!widest) return sampleWithoutEdge(frames, facts);
+  if (!widest) return [sampleWithoutEdge(frames, facts)];
   const telling = frames.filter((f) => f.unseenToMm === null || f.fNumber > widest.fNumber);
   const usualPupilMm = usualExitPupilMm(facts.lens, facts.focalMm);
-  const { fit, disagreementMm } = fitTogether(telling, usualPupilMm);
-  return sampleFrom(fit, { ...facts, fNumber: telling[0]?.fNumber ?? 1 }, disagreementMm);
+  const { joint, alone, disagreementMm } = fitTogether(telling, usualPupilMm);
+  const servedMm = SERVED_SHARE * (joint.fields[0]?.halfDiagonalMm ?? 0);
+  if (disagreementMm <= servedMm || edge.length < 2)
+    return [sampleFrom(joint, { ...facts, fNumber: telling[0]?.fNumber ?? 1 }, disagreementMm)];
+  const pupilMm = exitPupilOf(joint, telling.at(-1)?.fNumber ?? 1);
+  return telling.flatMap((frame, i) => {
+    const fit = alone[i];
+    if (!fit || frame.unseenToMm !== null) return [];
+    const id = i === 0 ? facts.id : `${facts.id}-${i + 1}`;
+    const sample = sampleFrom(fit, { ...facts, id, fNumber: frame.fNumber }, 0, frames.length);
+    return [{ ...sample, apertures: 'its own' as const, exitPupilMm: pupilMm }];
+  });
 }
 
 /*
@@ -112,7 +126,7 @@ function sampleWithoutEdge(
   const last = frames.at(-1);
   if (!last) throw new RangeError('no frames to measure');
   const { fNumber } = last;
-  const { fit } = fitTogether([last], usualExitPupilMm(lens, focalMm));
+  const { joint: fit } = fitTogether([last], usualExitPupilMm(lens, focalMm));
   const seen = Math.max(...frames.map((f) => f.unseenToMm ?? 0));
   const beyond = Math.min(Math.max(0, fit.halfLightMm - seen), UNSEEN_REACH * seen);
   const inward = fit.halfLightMm - (seen + UNSEEN_SHARE * beyond);
@@ -154,8 +168,13 @@ const figureOf = (rim: HaloFit['rims'][number]) => ({
   softnessMm: clamp(rim.softnessMm, 0, 400),
 });
 
-/** A sample from a fit, `disagreementMm` from what single frames say. */
-function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): HaloSample {
+/** A sample from a fit, `disagreementMm` from what single frames say; it rests on so many frames. */
+function sampleFrom(
+  fit: HaloFit,
+  facts: SampleFacts,
+  disagreementMm: number,
+  frames = fit.layout.frames,
+): HaloSample {
   const { low, high } = halfLightInterval(fit);
   const edge = fit.halfLightMm;
   const interval =
@@ -169,7 +188,7 @@ function sampleFrom(fit: HaloFit, facts: SampleFacts, disagreementMm: number): H
   const evidence: Evidence = {
     kind: 'measured',
     date: facts.date,
-    frames: fit.layout.frames,
+    frames,
     source: facts.source,
   };
   const [front, rear] = fit.rims;

@@ -1,7 +1,15 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { nonsenseIn, readEngraving, fNumberOfTStop, type LensFacts, byRegister } from '@/core/kit';
+import {
+  byRegister,
+  type EngravedReading,
+  fNumberOfTStop,
+  type LensFacts,
+  nonsenseIn,
+  readEngraving,
+  readingWords,
+} from '@/core/kit';
 import { readQuantity } from '@/core/kit/fields';
 import {
   mountHere,
@@ -13,6 +21,7 @@ import {
 } from '@/core/kit/starter';
 import type { Mount, Workspace } from '@/core/kit/records';
 import { FORMATS, type FrameSize } from '@/core/optics';
+import { LineButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { EntryField } from '@/ui/form/EntryField';
 import { FormName, useTold } from '@/ui/form/useTyped';
@@ -23,6 +32,14 @@ const Form = styled.div`
 `;
 
 const Understood = styled.p`
+  margin: 4px 0 0;
+`;
+
+const Reads = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 8px;
   margin: 4px 0 0;
 `;
 
@@ -132,6 +149,20 @@ function understoodWords(facts: LensFacts): string {
   return `Understood: ${focal} mm, ${speed}, made for ${widthMm}×${heightMm}.`;
 }
 
+const READS_TWO_WAYS = 'It reads more ways than one. Which is it?';
+
+/** Focal length and speed as if they had been typed. */
+const toldBy = ({
+  focalMinMm,
+  focalMaxMm,
+  openFNumberWide,
+  openFNumberLong,
+  tStop,
+}: EngravedReading): Pick<Told, 'focal' | 'open'> => ({
+  focal: rangeWords(focalMinMm, focalMaxMm),
+  open: tStop === null ? rangeWords(openFNumberWide, openFNumberLong) : `T${tStop}`,
+});
+
 /** The facts that stand on a lens, read off its engraving as far as it says them; kept as `name`. */
 export function useLensFacts({ mounts, markings }: Workspace, name: string) {
   const [told, tell] = useTold(name, readLens);
@@ -158,6 +189,7 @@ export function useLensFacts({ mounts, markings }: Workspace, name: string) {
     name,
     told,
     tell,
+    engraved,
     focalText,
     openText,
     marked,
@@ -216,7 +248,7 @@ interface LensFactsFormProps {
 
 /** Four facts: the mount, focal length, widest aperture, and the format it was made for. */
 export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
-  const { told, tell, focalText, openText, marked, mountId, nonsense, understood } = form;
+  const { told, tell, engraved, focalText, openText, marked, mountId, nonsense, understood } = form;
   const complain =
     (unit: 'mm' | '', least: number, most: number, words: string) => (text: string) =>
       inRange(readRange(text, unit), least, most) ? null : words;
@@ -270,6 +302,16 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
           chosen={told.formatId ?? (marked ? 'marked' : null)}
           onChoose={(id) => tell({ formatId: id === 'marked' ? null : id })}
         />
+        {engraved.readings.length > 0 && told.focal === null && (
+          <Reads role="group" aria-label={READS_TWO_WAYS}>
+            <span>{READS_TWO_WAYS}</span>
+            {engraved.readings.map((reading) => (
+              <LineButton key={readingWords(reading)} onPress={() => tell(toldBy(reading))}>
+                {readingWords(reading)}
+              </LineButton>
+            ))}
+          </Reads>
+        )}
         {understood && (
           <Understood role={nonsense ? 'alert' : 'status'}>{nonsense ?? understood}</Understood>
         )}

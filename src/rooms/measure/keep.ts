@@ -28,12 +28,23 @@ function sourceWords(frames: number, { body, mode, parts }: Session): string {
 }
 
 /** What the lens knows now that it did not before. */
-function learntWords(name: string, sample: HaloSample): string {
+function learntWords(name: string, samples: readonly HaloSample[]): string {
+  const [sample] = samples;
+  if (!sample) return 'It is in the log.';
   const { frames } = sample.evidence;
   const from = frames === 1 ? 'one frame' : `${frames} frames`;
-  return isEdgeUnseen(sample)
-    ? `${name} has its falloff from ${from}; no edge was seen, so where it lies is an estimate.`
-    : `${name} has one more measured sample, from ${from}.`;
+  if (isEdgeUnseen(sample))
+    return `${name} has its falloff from ${from}; no edge was seen, so where it lies is an estimate.`;
+  return samples.length === 1
+    ? `${name} has one more measured sample, from ${from}.`
+    : `${name} has ${samples.length} more measured samples, one for each aperture: its halo changes more between them than one set of rims can tell.`;
+}
+
+/** The sample a frame speaks in: that of its own aperture, or the nearest. */
+function sampleFor(samples: readonly HaloSample[], fNumber: number): string | null {
+  const apart = (s: HaloSample) => Math.abs(Math.log(s.fNumber / fNumber));
+  const [first, ...others] = samples;
+  return first ? others.reduce((a, b) => (apart(b) < apart(a) ? b : a), first).id : null;
 }
 
 /** Writes what is kept; answers what was done, in words. */
@@ -53,7 +64,7 @@ export async function keepFrames(
     return entry ? [[f, { ...entry, note }] as const] : [];
   });
   const writes: Write[] = [];
-  let sampleId: string | null = null;
+  let samples: readonly HaloSample[] = [];
   let learnt = 'It is in the log.';
   const { lens } = session;
   const [first] = pairs;
@@ -66,10 +77,9 @@ export async function keepFrames(
       const unseenToMm = entry.status === 'bound' ? entry.lowerBoundMm : null;
       return [{ grid, fNumber: entry.fNumber, unseenToMm }];
     });
-    sampleId = newId();
-    const sample = await frames.ask((door) =>
-      door.sample(shots, {
-        id: sampleId ?? '',
+    samples = await frames.ask((door) =>
+      door.samples(shots, {
+        id: newId(),
         focalMm,
         focusM,
         frameMiddle: session.frameMiddle,
@@ -79,11 +89,13 @@ export async function keepFrames(
         lens,
       }),
     );
-    learnt = learntWords(lens.name, sample);
-    writes.push(edited('lenses', lens, { ...lens, halo: [...lens.halo, sample] }));
+    learnt = learntWords(lens.name, samples);
+    writes.push(edited('lenses', lens, { ...lens, halo: [...lens.halo, ...samples] }));
   }
-  for (const [, entry] of pairs)
+  for (const [, entry] of pairs) {
+    const sampleId = sampleFor(samples, entry.fNumber);
     writes.push({ table: 'measurements', id: entry.id, after: { ...entry, sampleId } });
+  }
   await commit(
     db,
     `Keep ${pairs.length === 1 ? first?.[1].name : `${pairs.length} frames`}`,

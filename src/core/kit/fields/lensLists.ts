@@ -29,6 +29,7 @@ export const SAMPLES = lens.list('halo', 'Halo samples', {
     id: '',
     focalMm: 50,
     fNumber: 8,
+    apertures: 'every',
     focusM: null,
     front: { edgeRadiusMm: 21.6, softnessMm: 1 },
     meaning: 'half light',
@@ -43,6 +44,7 @@ export const SAMPLES = lens.list('halo', 'Halo samples', {
   fields: [
     sample.number('focalMm', 'Focal length', 'mm'),
     sample.number('fNumber', 'f-number'),
+    sample.choice('apertures', 'Speaks for apertures'),
     sample.number('focusM', 'Focus; empty is infinity', 'm'),
     sample.number('front.edgeRadiusMm', 'Edge radius, front rim', 'mm'),
     sample.choice('meaning', 'A published radius means'),

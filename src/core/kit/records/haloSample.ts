@@ -38,10 +38,15 @@ export const isOneFrame = ({ kind, frames }: Pick<Evidence, 'kind' | 'frames'>):
 export const isEdgeUnseen = ({ evidence }: { evidence: Evidence }): boolean =>
   evidence.kind === 'estimated' && evidence.frames > 0;
 
+/** Frames of several apertures make one sample for all of them, or one for each where no one pair of rims serves all. */
+const APERTURES_TOLD = ['every', 'its own'] as const;
+
 export const haloSampleSchema = record('halo sample', {
   id: ID,
   focalMm: FOCAL_MM,
   fNumber: F_NUMBER,
+  /** Which apertures it speaks for; a single frame speaks for its own whatever is said here. */
+  apertures: oneOf(APERTURES_TOLD, { default: 'every' }),
   /** Focus distance, m; null is infinity. */
   focusM: unknownOr(FOCUS_M),
   front: rimSchema,
@@ -60,6 +65,10 @@ export const haloSampleSchema = record('halo sample', {
   note: NOTE,
 });
 export type HaloSample = Static<typeof haloSampleSchema>;
+
+/** Whether a sample speaks for its own aperture beside others that speak for theirs. */
+export const isOfOneAperture = ({ evidence, apertures }: HaloSample): boolean =>
+  isOneFrame(evidence) || apertures === 'its own';
 
 /** What of a sample must be told. */
 type SampleTold = 'id' | 'focalMm' | 'fNumber' | 'front' | 'evidence';

@@ -49,6 +49,7 @@ export {
   haloSampleExample,
   haloSampleSchema,
   isEdgeUnseen,
+  isOfOneAperture,
   isOneFrame,
   rimSchema,
   haloSampleOf,

@@ -110,6 +110,7 @@ describe('a rig from what people know', () => {
     expect(whole({ engraved: '70-210' }).taken).toContain('f/4 wide open');
     expect(whole({ engraved: '85' }).lens).toMatchObject({ focalMinMm: 85, focalMaxMm: 85 });
     expect(trouble({ engraved: 'the black one' })).toMatch(/No focal length can be read/);
+    expect(trouble({ engraved: '55mm 1:2.8 58mm' })).toMatch(/55 mm f\/2.8 or as 58 mm f\/2.8/);
     expect(trouble({ engraved: '8mm 1:1', lensFormatId: '36x24' })).toMatch(/not built/);
     expect(
       trouble({ between: { kind: 'focal reducer', factor: 0.71 }, lensMountId: 'ml-18' }),

@@ -7,6 +7,7 @@ import { mm, fail, ok, type Result } from '../../words';
 import {
   nonsenseIn,
   readEngraving,
+  readingWords,
   type EngravedFacts,
   fNumberOfTStop,
   quickLens,
@@ -178,6 +179,12 @@ function lensOfAnswers(
 ): Result<{ lens: Lens; taken: string[] }> {
   const text = engraved.trim();
   const read = engravedFacts(text, markings);
+  if (read.readings.length > 0)
+    return fail(
+      'readsTwoWays',
+      '/engraved',
+      `What stands on the lens reads as ${read.readings.map(readingWords).join(' or as ')}: type the one it is.`,
+    );
   if (text !== '' && read.focalMinMm === null)
     return fail(
       'engraving',

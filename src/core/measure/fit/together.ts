@@ -1,15 +1,17 @@
 /**
  * Frames of one setting at several apertures, measured together and each alone. Wide open, natural falloff
  * and soft rims look alike, so the exit pupil is taken from the most stopped-down frame and kept for the
- * others. What the joint fit says of each aperture is held against what its own frame says: where the two
- * part, the joint fit is as unsure as that.
+ * others. What the joint fit says of each aperture is held against what its own frame says.
  */
 import { fitHalo, type FrameLight, type HaloFit } from './haloFit';
 import { halfLightOf } from './haloModel';
 import { halfLightInterval } from './interval';
 
 interface Together {
-  fit: HaloFit;
+  /** One pair of rims for every aperture. */
+  joint: HaloFit;
+  /** What each frame says at its own aperture, in their order. */
+  alone: readonly HaloFit[];
   /** Farthest the joint fit's half light is from that of a frame alone, mm; 0 for a single frame. */
   disagreementMm: number;
 }
@@ -29,15 +31,14 @@ function halfLightAt(fit: HaloFit, firstFNumber: number, fNumber: number): numbe
 export const TELLS_FALLOFF_FROM = 5.6;
 
 /**
- * A frame alone. One too wide open to tell its falloff is fitted with a usual one, as long as that does not leave what the
- * frame itself says of half light: no guess outweighs what was seen.
+ * A frame alone, with an exit pupil it cannot tell itself, as long as that does not leave what the frame itself says of
+ * half light: neither a guess nor another frame outweighs what was seen.
  */
-function aloneOf(frame: FrameLight & { fNumber: number }, usualPupilMm: number): HaloFit {
+function aloneWith(frame: FrameLight, exitPupilMm: number | null): HaloFit {
   const seen = fitHalo([frame]);
-  if (frame.fNumber >= TELLS_FALLOFF_FROM) return seen;
   const { low, high } = halfLightInterval(seen);
-  const usual = fitHalo([frame], { exitPupilMm: usualPupilMm });
-  return usual.halfLightMm >= low && usual.halfLightMm <= (high ?? Infinity) ? usual : seen;
+  const told = fitHalo([frame], { exitPupilMm });
+  return told.halfLightMm >= low && told.halfLightMm <= (high ?? Infinity) ? told : seen;
 }
 
 /**
@@ -51,21 +52,21 @@ export function fitTogether(
   const [first, ...others] = frames;
   const last = others.at(-1);
   if (!first) throw new RangeError('no frames to measure');
-  if (!last) return { fit: aloneOf(first, usualPupilMm), disagreementMm: 0 };
+  if (!last) {
+    const tells = first.fNumber >= TELLS_FALLOFF_FROM;
+    const fit = tells ? fitHalo([first]) : aloneWith(first, usualPupilMm);
+    return { joint: fit, alone: [fit], disagreementMm: 0 };
+  }
   const closed = fitHalo([last]);
   const { exitPupilMm } = closed;
-  const alone = frames.map((frame) =>
-    frame === last ? closed : fitHalo([frame], { exitPupilMm }),
-  );
+  const alone = frames.map((frame) => (frame === last ? closed : aloneWith(frame, exitPupilMm)));
   const apart = (fit: HaloFit): number =>
     Math.max(
       ...alone.map(({ halfLightMm }, i) =>
         Math.abs(halfLightAt(fit, first.fNumber, frames[i]?.fNumber ?? 1) - halfLightMm),
       ),
     );
-  const joint = [fitHalo(frames), fitHalo(frames, { exitPupilMm })].map((fit) => ({
-    fit,
-    disagreementMm: apart(fit),
-  }));
-  return joint.reduce((a, b) => (b.disagreementMm < a.disagreementMm ? b : a));
+  return [fitHalo(frames), fitHalo(frames, { exitPupilMm })]
+    .map((joint) => ({ joint, alone, disagreementMm: apart(joint) }))
+    .reduce((a, b) => (b.disagreementMm < a.disagreementMm ? b : a));
 }

@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = 'a1e6bd70b0925125';
+export const SHAPE = 'bd72538d927c3f89';
