@@ -67,7 +67,14 @@ function frameOf(rig: DrawnRig, fNumber: number, seed: number): TestFrame | null
   });
   if (measure.status === 'refused' || !evidence) return null;
   const unseenToMm = measure.status === 'bound' ? measure.lowerBoundMm : null;
-  return { grid: evidence.grid, fNumber, unseenToMm, halfLightMm: measure.halfLightRadiusMm };
+  const { grid } = evidence;
+  return {
+    grid,
+    fNumber,
+    unseenToMm,
+    isToneAssumed: false,
+    halfLightMm: measure.halfLightRadiusMm,
+  };
 }
 
 const lensWith = (rig: DrawnRig, focalMm: number, halo: HaloSample[], more: Partial<Lens> = {}) =>

@@ -1,5 +1,6 @@
 /** Whether a frame is fit to measure: an even, bright, unclipped field. */
 import { medianOf } from '../maths';
+import { naturalFalloff } from '../halo';
 import type { HaloFit } from './fit';
 import type { LightGrid } from './light';
 
@@ -12,6 +13,8 @@ export type FrameWarning =
   | 'uneven'
   | 'structure'
   | 'notFlat'
+  | 'litOutside'
+  | 'noFalloff'
   | 'sensorShape'
   | 'toneAssumed'
   | 'edgeOutside'
@@ -29,8 +32,12 @@ export const WARNING_WORDS: Record<FrameWarning, string> = {
   uneven: 'The wall is uneven beyond a plain slope: shade, a spot of light or a seam.',
   structure: 'Something stands in the picture: structure, a shadow or large dirt.',
   notFlat: 'This is no frame of an even field.',
+  litOutside:
+    'There is light outside the circle: this looks like something bright before a dark ground, not like an even wall seen through a lens.',
+  noFalloff:
+    'Inside the circle the light does not fall off at all, as it does through every lens: is it a bright thing before a dark ground?',
   sensorShape:
-    'The frame’s shape is not the sensor’s; it was cropped, or the sensor size is wrong.',
+    'The frame’s shape is not that of the mode: it was cropped, or taken in another mode. Choose the mode it was taken in, or give the body one of that shape.',
   toneAssumed:
     'The tone response was assumed. A wrong one moves the edge by a tenth of its softness; two frames a known step apart would tell it.',
   edgeOutside:
@@ -58,6 +65,15 @@ const OFF_CELLS = 0.02;
 /** Only where there is some light: roots below this are left out of that. */
 const LIT = 0.4;
 const NOT_FLAT_CELLS = 0.15;
+/**
+ * Where black lies in the frame: stray light beyond this share of the middle's comes from no lens. A halo that does not
+ * fall off toward its edge by so much is doubted, and with even less light outside it is none. Assumptions; a white plate
+ * before black cloth has 3 % and no falloff.
+ */
+const LIT_OUTSIDE = 0.025;
+const LEAST_FALLOFF = 0.005;
+const SLIGHTLY_LIT = 0.004;
+
 /** Median spread of pixels within a cell, share of their mean. */
 const GRAINY = 0.12;
 
@@ -83,8 +99,20 @@ export function judgeLight(grid: LightGrid, middle: number, grain: number): Verd
   return { refused: share > MOST_CLIPPED_CELLS || grain > 3 * GRAINY, warnings };
 }
 
+/** Whether what lies round a circle, and how it is lit within, speak against a halo. */
+function judgeCircle({ halfLightMm, exitPupilMm, walls }: HaloFit): Verdict {
+  const [wall] = walls;
+  if (!wall?.isBlackSeen) return { refused: false, warnings: [] };
+  const falloff = exitPupilMm === null ? 0 : 1 - naturalFalloff(halfLightMm, exitPupilMm);
+  const isFlat = falloff < LEAST_FALLOFF;
+  const refused = wall.floor > (isFlat ? SLIGHTLY_LIT : LIT_OUTSIDE);
+  if (refused) return { refused, warnings: ['litOutside'] };
+  return { refused, warnings: isFlat ? ['noFalloff'] : [] };
+}
+
 /** What a fit of one frame shows of its wall. */
-export function judgeFit({ fields, walls, misses }: HaloFit): Verdict {
+export function judgeFit(fit: HaloFit): Verdict {
+  const { fields, walls, misses } = fit;
   const [field, wall, left] = [fields[0], walls[0], misses[0]];
   if (!field || !wall || !left) return { refused: false, warnings: [] };
   const spread = 1.4826 * medianOf(left.map(Math.abs));
@@ -92,11 +120,12 @@ export function judgeFit({ fields, walls, misses }: HaloFit): Verdict {
   const lit = left.filter((miss, k) => (field.root[k] as number) + Math.max(0, -miss) > LIT);
   const off = lit.filter((m) => Math.abs(m) > OFF).length / Math.max(1, lit.length);
   const { share } = wall;
-  const warnings: FrameWarning[] = [];
+  const circle = judgeCircle(fit);
+  const warnings: FrameWarning[] = [...circle.warnings];
   if (share > TILTED) warnings.push('tilted');
   if (spread > UNEVEN) warnings.push('uneven');
   if (off > OFF_CELLS) warnings.push('structure');
-  const refused = spread > NOT_FLAT || off > NOT_FLAT_CELLS || share > FAR_TILTED;
-  if (refused && !(share > FAR_TILTED)) warnings.push('notFlat');
-  return { refused, warnings };
+  const isUneven = spread > NOT_FLAT || off > NOT_FLAT_CELLS;
+  if (isUneven && !(share > FAR_TILTED)) warnings.push('notFlat');
+  return { refused: isUneven || share > FAR_TILTED || circle.refused, warnings };
 }

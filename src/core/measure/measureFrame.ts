@@ -53,7 +53,8 @@ export function measureFrame(
   const grid = reduceFrame(image, table, sensor);
   const shape: FrameWarning[] = shapeIsOff(image, grid.sensor) ? ['sensorShape'] : [];
   const light = judgeLight(grid, middleLight(grid), grainOf(image, table));
-  if (light.refused) {
+  // How large the picture is on the sensor is then not known.
+  if (light.refused || shape.length > 0) {
     const profile = radialProfile(grid, { xMm: 0, yMm: 0 }, EVEN_WALL);
     return {
       measure: refusedWith([...shape, ...light.warnings]),
@@ -61,6 +62,6 @@ export function measureFrame(
     };
   }
   const { measure, profile, fit } = measureGrid(grid, options);
-  const warnings = [...new Set([...shape, ...light.warnings, ...measure.warnings])];
+  const warnings = [...new Set([...light.warnings, ...measure.warnings])];
   return { measure: { ...measure, warnings }, evidence: { grid, profile, fit } };
 }

@@ -18,6 +18,7 @@ import {
   fitTogether,
   TELLS_FALLOFF_FROM,
 } from './fit';
+import { toneDoubtMm } from './toneDoubt';
 
 export interface SampleFacts {
   id: string;
@@ -40,6 +41,8 @@ export interface SampleFrame extends FrameLight {
   fNumber: number;
   /** No edge was seen out to here, mm; null where one was. */
   unseenToMm: number | null;
+  /** Whether its tone was only assumed: a contrast curve may lie on top of it. */
+  isToneAssumed: boolean;
 }
 
 /** Joint and single fits err each in part. */
@@ -71,6 +74,10 @@ function beyondCorner({ fields, halfLightMm, centre }: HaloFit): number {
   return clamp((halfLightMm / corner - NEAR_CORNER) / (WELL_BEYOND - NEAR_CORNER), 0, 1);
 }
 
+/** What an assumed tone leaves unsure of a fit of some frames, mm, nine times of ten. */
+const toneMmOf = (frames: readonly SampleFrame[], { rims }: HaloFit): number =>
+  frames.some(({ isToneAssumed }) => isToneAssumed) ? toneDoubtMm(rims) : 0;
+
 /** One pair of rims serves all apertures where it leaves no frame by more than this share of the half diagonal. */
 const SERVED_SHARE = 0.0023;
 
@@ -91,13 +98,26 @@ export function samplesOf(
   const { joint, alone, disagreementMm } = fitTogether(telling, usualPupilMm);
   const servedMm = SERVED_SHARE * (joint.fields[0]?.halfDiagonalMm ?? 0);
   if (disagreementMm <= servedMm || edge.length < 2)
-    return [sampleFrom(joint, { ...facts, fNumber: telling[0]?.fNumber ?? 1 }, disagreementMm)];
+    return [
+      sampleFrom(
+        joint,
+        { ...facts, fNumber: telling[0]?.fNumber ?? 1 },
+        { disagreementMm, toneMm: toneMmOf(telling, joint) },
+      ),
+    ];
   const pupilMm = exitPupilOf(joint, telling.at(-1)?.fNumber ?? 1);
   return telling.flatMap((frame, i) => {
     const fit = alone[i];
     if (!fit || frame.unseenToMm !== null) return [];
     const id = i === 0 ? facts.id : `${facts.id}-${i + 1}`;
-    const sample = sampleFrom(fit, { ...facts, id, fNumber: frame.fNumber }, 0, frames.length);
+    const sample = sampleFrom(
+      fit,
+      { ...facts, id, fNumber: frame.fNumber },
+      {
+        frames: frames.length,
+        toneMm: toneMmOf([frame], fit),
+      },
+    );
     return [{ ...sample, apertures: 'its own' as const, exitPupilMm: pupilMm }];
   });
 }
@@ -168,12 +188,20 @@ const figureOf = (rim: HaloFit['rims'][number]) => ({
   softnessMm: clamp(rim.softnessMm, 0, 400),
 });
 
-/** A sample from a fit, `disagreementMm` from what single frames say; it rests on so many frames. */
+interface FitDoubt {
+  /** How far it is from what single frames say, mm. */
+  disagreementMm?: number;
+  /** What an assumed tone leaves unsure, mm, nine times of ten. */
+  toneMm: number;
+  /** How many frames it rests on, where that is more than were fitted. */
+  frames?: number;
+}
+
+/** A sample from a fit. */
 function sampleFrom(
   fit: HaloFit,
   facts: SampleFacts,
-  disagreementMm: number,
-  frames = fit.layout.frames,
+  { disagreementMm = 0, toneMm, frames = fit.layout.frames }: FitDoubt,
 ): HaloSample {
   const { low, high } = halfLightInterval(fit);
   const edge = fit.halfLightMm;
@@ -184,6 +212,7 @@ function sampleFrom(
     MODEL_SHARE * edge,
     BEYOND_SHARE * edge * beyondCorner(fit),
     DISAGREEMENT_SHARE * disagreementMm,
+    toneMm / NINETY_SIGMAS,
   );
   const evidence: Evidence = {
     kind: 'measured',

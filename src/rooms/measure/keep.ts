@@ -75,7 +75,8 @@ export async function keepFrames(
       const entry = entryOf(f, session, now);
       if (!grid || !entry) return [];
       const unseenToMm = entry.status === 'bound' ? entry.lowerBoundMm : null;
-      return [{ grid, fNumber: entry.fNumber, unseenToMm }];
+      const isToneAssumed = f.answer?.tone === 'srgb' && !f.answer.simulated;
+      return [{ grid, fNumber: entry.fNumber, unseenToMm, isToneAssumed }];
     });
     samples = await frames.ask((door) =>
       door.samples(shots, {

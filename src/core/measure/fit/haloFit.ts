@@ -41,6 +41,8 @@ export interface Wall {
   /** Light of the halo's middle, and stray light everywhere, shares of the frame's middle. */
   level: number;
   floor: number;
+  /** Whether black lies in the frame; without it nobody knows what is stray light. */
+  isBlackSeen: boolean;
 }
 
 export interface HaloFit {
@@ -200,7 +202,11 @@ function frozenFor(
   return frozen;
 }
 
-function wallAt(layout: Layout, p: Float64Array, frame: number, halfDiagonalMm: number): Wall {
+function wallAt(
+  { layout, p, frozen }: Pick<HaloFit, 'layout' | 'p' | 'frozen'>,
+  frame: number,
+  halfDiagonalMm: number,
+): Wall {
   const at = frameAt(layout, frame);
   const [x, y] = [p[at + GRADIENT_X] as number, p[at + GRADIENT_Y] as number];
   return {
@@ -209,6 +215,7 @@ function wallAt(layout: Layout, p: Float64Array, frame: number, halfDiagonalMm: 
     share: Math.hypot(x, y),
     level: Math.exp(p[at + LOG_LEVEL] as number),
     floor: p[at + FLOOR] as number,
+    isBlackSeen: !frozen.has(at + FLOOR),
   };
 }
 
@@ -258,7 +265,7 @@ export function fitHalo(frames: readonly FrameLight[], options: FitOptions = {})
     exitPupilMm: exitPupilOf(found.p[FALLOFF] as number, halfDiagonalMm),
     halfLightMm: halfLightOf(rims),
     frozen,
-    walls: fine.map((field, i) => wallAt(layout, found.p, i, field.halfDiagonalMm)),
+    walls: fine.map((field, i) => wallAt({ layout, p: found.p, frozen }, i, field.halfDiagonalMm)),
     misses: fine.map((field, i) => residualsOf(layout, found.p, field, i)),
   };
 }
