@@ -18,14 +18,21 @@ import {
   type RigSettings,
 } from '../../src/core/kit/records';
 import { HALF_TRANSMISSION, lensAt, predictHalo, radiusAtTransmission } from '../../src/core/halo';
-import { type Figure, measureFrame, samplesOf, type SampleFrame } from '../../src/core/measure';
+import {
+  type Figure,
+  measureFrame,
+  type SampleFacts,
+  samplesOf,
+  type SampleFrame,
+} from '../../src/core/measure';
 import { randomOf, type Random } from '../../src/core/maths';
 import { diagonalMm, FULL_FRAME } from '../../src/core/optics';
 import { evaluate } from '../../src/core/rig/report';
 import type { Rig } from '../../src/core/rig';
 import { exposureOf, type DrawnRig } from '../../tests/support/frames';
-import { drawOtherLens } from '../../tests/support/otherLenses';
+import { drawOtherLens, LENS_KINDS } from '../../tests/support/otherLenses';
 import { plainRig } from '../../tests/support/plainRig';
+import { type Case, type Own, type Seen, summaryOf } from './tracedSummary';
 import { drawConverter, partsOf, REGISTERS, tracedAt, type Where } from './tracedTrain';
 
 const LENSES = Number(process.env.LENSES ?? 120);
@@ -42,7 +49,7 @@ const traced = new Map<string, Truth>();
 
 /** Each lens, aperture and distance is traced once. */
 function truthAt(lens: RayLens, fNumber: number, half: number): Truth {
-  const key = `${lens.exitPupilMm} ${lens.converter?.factor} ${fNumber}`;
+  const key = `${lens.exitPupilMm} ${lens.converter?.factor} ${lens.converter?.zMm} ${fNumber}`;
   const known = traced.get(key);
   if (known) return known;
   const map = lightMap(lens, fNumber, half * 1.6, half / 100);
@@ -94,13 +101,6 @@ const lensWith = (rig: DrawnRig, focalMm: number, halo: HaloSample[], more: Part
     ...more,
   });
 
-interface Case {
-  held: boolean;
-  missMm: number;
-  risk: number;
-  bad: boolean;
-}
-
 /** Light of a traced map at a radius, the worse of rims and light against the school. */
 function isBad(map: LightMap, rMm: number, limitStops: number): boolean {
   const i = Math.min(map.radii - 1, Math.round(rMm / map.stepMm));
@@ -114,6 +114,8 @@ function isBad(map: LightMap, rMm: number, limitStops: number): boolean {
 
 const onFull = (mm: number, rig: DrawnRig): number =>
   (mm * diagonalMm(FULL_FRAME)) / diagonalMm(rig.sensor);
+
+type Facts = Omit<SampleFacts, 'fNumber'>;
 
 interface Asked {
   rig: DrawnRig;
@@ -141,7 +143,8 @@ function casesOf({ rig, focalMm, fNumbers, random }: Asked, lens: Lens, where: W
     const there = tracedAt(rig.lens, where);
     // The iris stays as it is while the pupil moves away: the working f-number grows.
     const working = (fNumber * there.exitPupilMm) / rig.lens.exitPupilMm;
-    const reach = half * Math.max(1, there.converter?.factor ?? 1) * (where.tubeMm ? 1.3 : 1);
+    const reach =
+      half * Math.max(1, there.converter?.factor ?? 1) * (where.tubeMm || where.beforeMm ? 1.3 : 1);
     const truth = truthAt(there, working, reach);
     if (truth.half === null) return [];
     const corner = truth.half * random.between(0.75, 1.25);
@@ -167,13 +170,16 @@ const scenarios = new Map<string, Case[]>();
 const note = (name: string, cases: Case[]) =>
   scenarios.set(name, [...(scenarios.get(name) ?? []), ...cases]);
 
-/** How far a sample is from the frame it was made from, at the frame's own aperture, and whether within its interval. */
-interface Own {
-  frames: number;
-  apartMm: number;
-  within: boolean;
-}
 const owns: Own[] = [];
+/** What single frames said of themselves. */
+const seen: Seen[] = [];
+
+function keepSeen(name: string, { rig }: Asked, frame: TestFrame): void {
+  const half = diagonalMm(rig.sensor) / 2;
+  const truth = truthAt(rig.lens, frame.fNumber, half).half;
+  const told = frame.halfLightMm;
+  if (truth !== null && told) seen.push({ name, held: told.low <= truth && truth <= told.high });
+}
 
 function keepOwn({ rig, focalMm }: Asked, { fNumber, halfLightMm }: TestFrame, lens: Lens): void {
   if (!halfLightMm) return;
@@ -189,6 +195,53 @@ function keepOwn({ rig, focalMm }: Asked, { fNumber, halfLightMm }: TestFrame, l
 /** The sample without its centre: truth is asked about the lens's axis. */
 const centred = (sample: HaloSample): HaloSample => ({ ...sample, centreXMm: 0, centreYMm: 0 });
 
+/** A sensor whose corner lies short of the edge: its frames show none. */
+const SHORT_OF_EDGE = 0.85;
+
+/** Two frames that show no edge, taken on a smaller sensor. */
+function tryUnseen(asked: Asked, facts: Facts, number: number): void {
+  const { rig, focalMm, random } = asked;
+  const truth = truthAt(rig.lens, CLOSED, diagonalMm(rig.sensor) / 2).half;
+  if (truth === null) return;
+  const by = (SHORT_OF_EDGE * random.between(0.8, 1) * truth) / (diagonalMm(rig.sensor) / 2);
+  const sensor = { widthMm: rig.sensor.widthMm * by, heightMm: rig.sensor.heightMm * by };
+  const small = { ...rig, sensor, centre: { xMm: 0, yMm: 0 } };
+  const frames = [rig.openFNumber, CLOSED].flatMap(
+    (n, i) => frameOf(small, n, number * 10 + 5 + i) ?? [],
+  );
+  if (frames.length < 2 || frames.some((f) => f.unseenToMm === null)) return;
+  const halo = samplesOf(frames, facts).map(centred);
+  note('two frames without an edge', casesOf(asked, lensWith(rig, focalMm, halo)));
+}
+
+/** A half-light radius somebody published, at f/8. */
+function tryPublished(asked: Asked, facts: Facts): void {
+  const { rig, focalMm, random } = asked;
+  const by = (sample: HaloSample) => lensWith(rig, focalMm, [sample]);
+  const published = truthAt(rig.lens, CLOSED, diagonalMm(rig.sensor) / 2).half;
+  if (published === null) return;
+  const sample: HaloSample = {
+    id: facts.id,
+    focalMm,
+    fNumber: CLOSED,
+    focusM: null,
+    note: '',
+    front: { edgeRadiusMm: published, softnessMm: published * 0.1 },
+    apertures: 'every',
+    meaning: 'half light',
+    rear: null,
+    exitPupilMm: null,
+    centreXMm: 0,
+    centreYMm: 0,
+    edgeSigmaMm: 0.5,
+    evidence: { kind: 'published', date: '', frames: 0, source: 'half light at f/8' },
+  };
+  note('published half light at f/8', casesOf(asked, by(sample)));
+  const m = random.between(0.1, 0.3);
+  const close = { focusM: (focalMm * (2 + m + 1 / m)) / 1000, extensionMm: m * focalMm };
+  note('published, close up', casesOf(asked, by(sample), { close }));
+}
+
 function tryLens(rig: DrawnRig, number: number): boolean {
   const random = randomOf(77_000 + number);
   const focalMm = rig.lens.exitPupilMm / random.between(0.6, 2);
@@ -201,7 +254,6 @@ function tryLens(rig: DrawnRig, number: number): boolean {
   const asked: Asked = { rig, focalMm, fNumbers, random };
   const facts = {
     id: 's',
-    fNumber: CLOSED,
     focalMm,
     focusM: null,
     frameMiddle: { xMm: 0, yMm: 0 },
@@ -217,6 +269,8 @@ function tryLens(rig: DrawnRig, number: number): boolean {
   const by = (samples: HaloSample[], more: Partial<Lens> = {}) =>
     lensWith(rig, focalMm, samples, more);
   for (const frame of [open, closed]) if (frame) keepOwn(asked, frame, by(measured([frame])));
+  if (open) keepSeen('wide open', asked, open);
+  if (closed) keepSeen('at f/8', asked, closed);
   if (open && closed) {
     for (const frame of [open, closed]) keepOwn(asked, frame, by(measured([open, closed])));
     const sample = measured([open, closed]);
@@ -226,6 +280,16 @@ function tryLens(rig: DrawnRig, number: number): boolean {
     note('two frames, close up, P known', casesOf(asked, by(sample), { close }));
     const unknown = by(sample, { pupilMagnification: null });
     note('two frames, close up, P unknown', casesOf(asked, unknown, { close }));
+    const behindTube = {
+      behind: drawConverter(random, 0.71, rig),
+      beforeMm: random.between(4, 12),
+    };
+    note('two frames, a tube before × 0.71', casesOf(asked, by(sample), behindTube));
+    for (const factor of [0.64, 2])
+      note(
+        `two frames, behind × ${factor}`,
+        casesOf(asked, by(sample), { behind: drawConverter(random, factor, rig) }),
+      );
     for (const factor of [0.71, 1.4]) {
       const where = { behind: drawConverter(random, factor, rig) };
       note(`two frames, behind × ${factor}`, casesOf(asked, by(sample), where));
@@ -233,6 +297,7 @@ function tryLens(rig: DrawnRig, number: number): boolean {
       note(`two frames, behind × ${factor} and a tube`, casesOf(asked, by(sample), tube));
     }
   }
+  tryUnseen(asked, facts, number);
   if (open) note('one frame, open', casesOf(asked, by(measured([open]))));
   if (closed) {
     const sample = measured([closed]);
@@ -240,74 +305,15 @@ function tryLens(rig: DrawnRig, number: number): boolean {
     const where = { behind: drawConverter(random, 0.71, rig) };
     note('one frame, f/8, behind × 0.71', casesOf(asked, by(sample), where));
   }
-  const published = truthAt(rig.lens, CLOSED, half).half;
-  if (published !== null) {
-    const { lens: _, ...told } = facts;
-    const sample: HaloSample = {
-      ...told,
-      front: { edgeRadiusMm: published, softnessMm: published * 0.1 },
-      apertures: 'every',
-      meaning: 'half light',
-      rear: null,
-      exitPupilMm: null,
-      centreXMm: 0,
-      centreYMm: 0,
-      edgeSigmaMm: 0.5,
-      evidence: { kind: 'published', date: '', frames: 0, source: 'half light at f/8' },
-    };
-    note('published half light at f/8', casesOf(asked, by([sample])));
-  }
+  tryPublished(asked, facts);
   return true;
 }
 
-/** Every other lens has groups of thick glass. */
+/** Every kind of lens in turn. */
 let drawn = 0;
-for (let number = 0; drawn < LENSES && number < LENSES * 6; number += 1) {
-  const rig = drawOtherLens(FROM + number, number % 2 === 1);
+for (let number = 0; drawn < LENSES && number < LENSES * 8; number += 1) {
+  const rig = drawOtherLens(FROM + number, LENS_KINDS[number % LENS_KINDS.length]);
   if (rig && tryLens(rig, number)) drawn += 1;
 }
 
-const share = (cases: readonly Case[], of: (c: Case) => boolean) =>
-  cases.filter(of).length / cases.length;
-const all = [...scenarios.values()].flat();
-const medianOf = (values: readonly number[]) =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-const ownOf = (frames: number) => {
-  const some = owns.filter((o) => o.frames === frames);
-  return {
-    frames,
-    cases: some.length,
-    medianMm: medianOf(some.map((o) => o.apartMm)),
-    within: some.filter((o) => o.within).length / Math.max(1, some.length),
-  };
-};
-const BANDS = [0, 0.05, 0.2, 0.4, 0.6, 0.8, 0.95, 1.0001];
-console.log(
-  JSON.stringify({
-    lenses: drawn,
-    own: [1, 2].map(ownOf),
-    scenarios: [...scenarios].map(([name, cases]) => {
-      const misses = cases.map((c) => c.missMm).sort((a, b) => a - b);
-      const calm = cases.filter((c) => c.risk < 0.05);
-      return {
-        name,
-        cases: cases.length,
-        held: share(cases, (c) => c.held),
-        medianMm: misses[Math.floor(misses.length / 2)],
-        q90Mm: misses[Math.floor(misses.length * 0.9)],
-        calmCases: calm.length,
-        calmBad: calm.length > 0 ? share(calm, (c) => c.bad) : 0,
-      };
-    }),
-    bands: BANDS.slice(1).map((to, i) => {
-      const cases = all.filter((c) => c.risk >= (BANDS[i] ?? 0) && c.risk < to);
-      return {
-        from: BANDS[i],
-        to,
-        cases: cases.length,
-        said: cases.reduce((sum, c) => sum + c.risk, 0) / Math.max(1, cases.length),
-        seen: cases.length > 0 ? share(cases, (c) => c.bad) : 0,
-      };
-    }),
-  }),
-);
+console.log(JSON.stringify(summaryOf({ lenses: drawn, scenarios, owns, seen })));

@@ -69,8 +69,9 @@ const behind = (lens: RayLens, { converter, holeMm }: Behind): RayLens => ({
 export interface Where {
   close?: { focusM: number; extensionMm: number };
   behind?: Behind;
-  /** A tube behind the converter, mm. */
+  /** A tube behind the converter, and one before it, mm. */
   tubeMm?: number;
+  beforeMm?: number;
 }
 
 /**
@@ -87,23 +88,29 @@ function withTube(lens: RayLens, by: Behind, tubeMm: number): RayLens {
   });
 }
 
-const tubeOf = (by: Behind, thicknessMm: number): Part =>
+const tubeOf = (mountId: string, thicknessMm: number): Part =>
   partOf({
     id: 'tube',
     name: 'tube',
     kind: 'extension tube',
-    frontMountId: by.part.rearMountId,
-    rearMountId: by.part.rearMountId,
+    frontMountId: mountId,
+    rearMountId: mountId,
     factor: 1,
     thicknessMm,
   });
 
-export function tracedAt(lens: RayLens, { close, behind: by, tubeMm }: Where): RayLens {
-  const out = close ? carriedOut(lens, close.extensionMm) : lens;
+export function tracedAt(lens: RayLens, { close, behind: by, tubeMm, beforeMm }: Where): RayLens {
+  const out = carriedOut(lens, (close?.extensionMm ?? 0) + (beforeMm ?? 0));
   if (!by) return out;
   return tubeMm === undefined ? behind(out, by) : withTube(out, by, tubeMm);
 }
 
 /** What the kit has between lens and body. */
-export const partsOf = ({ behind: by, tubeMm }: Where): Part[] =>
-  by ? [by.part, ...(tubeMm === undefined ? [] : [tubeOf(by, tubeMm)])] : [];
+export const partsOf = ({ behind: by, tubeMm, beforeMm }: Where): Part[] =>
+  by
+    ? [
+        ...(beforeMm === undefined ? [] : [tubeOf(by.part.frontMountId, beforeMm)]),
+        by.part,
+        ...(tubeMm === undefined ? [] : [tubeOf(by.part.rearMountId, tubeMm)]),
+      ]
+    : [];

@@ -262,6 +262,16 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
           complain={() => null}
           onEnter={(name) => tell({ name })}
         />
+        {engraved.readings.length > 0 && told.focal === null && (
+          <Reads role="group" aria-label={READS_TWO_WAYS}>
+            <span>{READS_TWO_WAYS}</span>
+            {engraved.readings.map((reading) => (
+              <LineButton key={readingWords(reading)} onPress={() => tell(toldBy(reading))}>
+                {readingWords(reading)}
+              </LineButton>
+            ))}
+          </Reads>
+        )}
         <EntryField
           label="Maker, if you like"
           shown={told.maker}
@@ -302,16 +312,6 @@ export function LensFactsForm({ workspace, form }: LensFactsFormProps) {
           chosen={told.formatId ?? (marked ? 'marked' : null)}
           onChoose={(id) => tell({ formatId: id === 'marked' ? null : id })}
         />
-        {engraved.readings.length > 0 && told.focal === null && (
-          <Reads role="group" aria-label={READS_TWO_WAYS}>
-            <span>{READS_TWO_WAYS}</span>
-            {engraved.readings.map((reading) => (
-              <LineButton key={readingWords(reading)} onPress={() => tell(toldBy(reading))}>
-                {readingWords(reading)}
-              </LineButton>
-            ))}
-          </Reads>
-        )}
         {understood && (
           <Understood role={nonsense ? 'alert' : 'status'}>{nonsense ?? understood}</Understood>
         )}
