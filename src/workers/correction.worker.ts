@@ -28,6 +28,7 @@ import {
 import { recordedOf, situationOf, type Rig } from '@/core/rig';
 import { problemText } from '@/core/words';
 import { decodePicture } from './decodePicture';
+import { bytesOf } from './readFile';
 
 export interface Refusal {
   sentence: string;
@@ -106,7 +107,9 @@ const correctionDoor = {
     const { name } = file;
     const large = tooLarge(name, file.size);
     if (large) return { sentence: large };
-    const bytes = new Uint8Array(await file.arrayBuffer());
+    const read = await bytesOf(file);
+    if (!read.ok) return { sentence: problemText(read.problems) };
+    const bytes = read.value;
     const decoded = await decodeFrame(bytes, name, decodePicture);
     if (!decoded.ok) return { sentence: problemText(decoded.problems) };
     const { image, settings, toldTone, preview } = decoded.value;

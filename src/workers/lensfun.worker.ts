@@ -11,6 +11,7 @@ import {
 } from '@/core/exchange/lensfun';
 import type { Body, Lens, Marking, Mount } from '@/core/kit/records';
 import type { Problem } from '@/core/words';
+import { textOf } from './readFile';
 
 /** One line of what can be picked. */
 export interface LensfunEntry {
@@ -54,7 +55,8 @@ function lensfunDoor() {
       const entries: LensfunEntry[] = [];
       let mounts = 0;
       for (const file of files) {
-        const read = readLensfun(await file.text(), file.name);
+        const text = await textOf(file);
+        const read = text.ok ? readLensfun(text.value, file.name) : text;
         if (!read.ok) {
           problems.push(...read.problems);
           continue;

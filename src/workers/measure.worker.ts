@@ -23,6 +23,7 @@ import {
 } from '@/core/measure';
 import { type LightGrid, type Tone, toneFromFrames } from '@/core/measure/light';
 import { decodePicture } from './decodePicture';
+import { bytesOf } from './readFile';
 
 export interface FrameAnswer {
   measure: FrameMeasure;
@@ -51,7 +52,8 @@ const measureDoor = {
     // Before it is read: so much need not fit in memory.
     const large = tooLarge(file.name, file.size);
     if (large) return { sentence: large };
-    const bytes = new Uint8Array(await file.arrayBuffer());
+    const held = await bytesOf(file);
+    if (!held.ok) return { sentence: problemText(held.problems) };
     const spent: { decodeMs: number | null } = { decodeMs: null };
     const timed: PictureDecoder = async (picture) => {
       const start = performance.now();
@@ -59,7 +61,7 @@ const measureDoor = {
       spent.decodeMs = performance.now() - start;
       return image;
     };
-    const read = await measureFile(bytes, file.name, options, timed);
+    const read = await measureFile(held.value, file.name, options, timed);
     if (!read.ok) return { sentence: problemText(read.problems) };
     const { measure, evidence, settings, camera, tone, preview, simulated, widthPx, heightPx } =
       read.value;
@@ -87,8 +89,9 @@ const measureDoor = {
   async tone(files: readonly File[], stepStops: number): Promise<Tone | FrameRefusal> {
     const images: PixelImage[] = [];
     for (const file of files) {
-      const bytes = new Uint8Array(await file.arrayBuffer());
-      const read = await decodeFrame(bytes, file.name, decodePicture);
+      const bytes = await bytesOf(file);
+      if (!bytes.ok) return { sentence: problemText(bytes.problems) };
+      const read = await decodeFrame(bytes.value, file.name, decodePicture);
       if (!read.ok) return { sentence: problemText(read.problems) };
       images.push(read.value.image);
     }

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { textOf } from '@/workers/readFile';
 import { guideOf } from '@/core/guides';
 import { newId } from '@/core/kit';
 import type { Json } from '@/core/kit/records';
@@ -50,7 +51,8 @@ export function FramingLists(props: RigFileProps & { protection: number }) {
     if (!file) return;
     guarded(tell, async () => {
       const size = checkSize(file.size, file.name);
-      const read = size.ok ? readFraming(await file.text(), file.name) : size;
+      const text = size.ok ? await textOf(file) : size;
+      const read = text.ok ? readFraming(text.value, file.name) : text;
       if (read.ok) setList({ name: file.name, ...read.value });
       else tell({ kind: 'trouble', text: problemText(read.problems) });
     });

@@ -13,6 +13,7 @@ import {
   type Tables,
 } from '@/core/kit/records';
 import type { LightGrid } from '@/core/measure/light';
+import { NOTES_TROUBLES, ofStorage } from '../troubles/ofStorage';
 
 /** The one record of preferences that counts as part of the workspace. */
 export const JUDGEMENT_ID = 'judgement';
@@ -223,6 +224,7 @@ export class HaloDatabase extends Dexie {
     }
     this.version(APART).stores(STORES_APART).upgrade(setTextsApart);
     this.on('ready', () => this.fillDefaults(), true);
+    this.use(NOTES_TROUBLES);
   }
 
   /**
@@ -230,11 +232,15 @@ export class HaloDatabase extends Dexie {
    * itself would fit it to what this program knows.
    */
   override open(): PromiseExtended<Dexie> {
-    return Dexie.Promise.resolve(installedVersion(this.name)).then((version) => {
-      if (version <= Math.max(APART, RECORDS_VERSION) * TENTHS) return super.open();
-      this.close();
-      throw new Dexie.VersionError(`version ${version} is here`);
-    });
+    return Dexie.Promise.resolve(installedVersion(this.name))
+      .then((version) => {
+        if (version <= Math.max(APART, RECORDS_VERSION) * TENTHS) return super.open();
+        this.close();
+        throw new Dexie.VersionError(`version ${version} is here`);
+      })
+      .catch((error: unknown) => {
+        throw ofStorage(error);
+      });
   }
 
   /** Gives every record the fields its schema has come to have since it was stored. */

@@ -3,6 +3,7 @@
  * connection to the database writes as the tab that it works for, whose id is its name.
  */
 import { expose } from 'comlink';
+import { textOf } from '@/workers/readFile';
 import { checkSize, readAnyFile, type Brought, writeWorkspace } from '@/core/exchange/json';
 import { problemText } from '@/core/words';
 import { keepBackup, restoreBackup } from './backups';
@@ -47,10 +48,11 @@ function keeperDoor(db: HaloDatabase) {
       const { name } = file;
       const size = checkSize(file.size, name);
       if (!size.ok) return refused(problemText(size.problems));
-      const text = await file.text();
+      const text = await textOf(file);
+      if (!text.ok) return refused(problemText(text.problems));
       return answerOr(async () => {
         const here = await loadWorkspace(db);
-        const read = readAnyFile(text, name, here);
+        const read = readAnyFile(text.value, name, here);
         if (!read.ok) return refused(problemText(read.problems));
         const { kind, workspace, rigId } = read.value;
         held = { brought: read.value, name };

@@ -1,18 +1,21 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
+import { freshDatabase } from '../../../tests/support/database';
 import { WorkerLost } from '@/workers/door';
 import { RefusedRecord } from '../changes/journal';
-import { troubleSentence } from './troubles';
+import { isOfStorage, ofStorage } from './ofStorage';
+import { INTERRUPTED, troubleSentence } from './troubles';
 
 describe('troubles', () => {
   const named = (name: string, inner?: Error) =>
     Object.assign(new Error('what the browser says'), { name, inner });
+  const stored = (name: string, inner?: Error) => ofStorage(named(name, inner));
 
   it.each([
-    ['a full disk', named('AbortError', named('QuotaExceededError')), /no room left/],
-    ['a damaged database', named('UnknownError'), /seems damaged/],
-    ['a newer database', named('VersionError'), /newer version/],
-    ['a private window', named('OpenFailedError'), /does not let this page keep data/],
-    ['a change that did not go through', named('AbortError'), /could not be stored/],
+    ['a full disk', stored('AbortError', named('QuotaExceededError')), /no room left/],
+    ['a damaged database', stored('UnknownError'), /could not read what it stored/],
+    ['a newer database', stored('VersionError'), /newer version/],
+    ['a private window', stored('OpenFailedError'), /does not let this page keep data/],
+    ['a change that did not go through', stored('AbortError'), /could not be stored/],
     ['a worker that is gone', new WorkerLost('out of memory'), /works this out stopped/],
     [
       'a record that is refused',
@@ -26,7 +29,38 @@ describe('troubles', () => {
   });
 
   it('only storage is blamed on storage', () => {
-    for (const error of [new WorkerLost('gone'), new TypeError('x'), named('SomethingElse')])
+    // Files that changed, pictures that do not decode and canvases throw the very names a database does.
+    const elsewhere = [
+      'NotReadableError',
+      'EncodingError',
+      'InvalidStateError',
+      'SecurityError',
+      'AbortError',
+      'QuotaExceededError',
+      'SomethingElse',
+    ].map((name) => named(name));
+    for (const error of [new WorkerLost('gone'), new TypeError('x'), ...elsewhere])
       expect(troubleSentence(error)).not.toMatch(/could not be stored|The browser/);
+  });
+
+  it('what the library throws is storage’s, and so is what its tables throw, whatever it is called', async () => {
+    const db = freshDatabase();
+    await db.open();
+    const noKey = await db.mounts.put({} as never).catch((e: unknown) => e);
+    expect(isOfStorage(noKey)).toBe(true);
+    const get = vi.spyOn(IDBObjectStore.prototype, 'get').mockImplementation(() => {
+      throw new DOMException('a sector is gone', 'NotReadableError');
+    });
+    const gone = await db.mounts.get('x').catch((e: unknown) => e);
+    get.mockRestore();
+    expect(troubleSentence(gone)).toMatch(/could not read what it stored here/);
+    db.close();
+  });
+
+  it('no sentence advises what would destroy data', () => {
+    for (const name of ['UnknownError', 'NotReadableError', 'EncodingError', 'OpenFailedError'])
+      expect(troubleSentence(stored(name))).not.toMatch(/clear|delete|remove|reset/i);
+    for (const sentence of Object.values(INTERRUPTED))
+      expect(sentence).not.toMatch(/^(clear|delete|remove|reset)\b/i);
   });
 });

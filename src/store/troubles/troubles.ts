@@ -34,7 +34,7 @@ function storageSentence(error: unknown): string | null {
     return 'This workspace was last opened by a newer version of the program; nothing was changed. Open it with that version.';
   }
   if (said(DAMAGED)) {
-    return 'The browser cannot read what it stored here: it seems damaged; nothing was changed. Close every tab of the program and open it again. If that does not help, clear the data of this site and open the workspace file you saved last.';
+    return 'The browser could not read what it stored here; nothing was changed. Close every tab of the program and open it again. As soon as it opens, save the workspace to a file.';
   }
   if (said(NO_STORAGE)) {
     return 'The browser does not let this page keep data, perhaps because of a private window; nothing was changed.';

@@ -1,4 +1,6 @@
 /** A picture of the user's own, to be seen through a rig; it stays in the browser. */
+import { problemText } from '@/core/words';
+import { bytesOf } from '@/workers/readFile';
 import { containerOf, pictureSize, MOST_PIXELS } from '@/core/measure/file';
 
 export interface OwnPicture {
@@ -29,7 +31,9 @@ async function told(bytes: Uint8Array): Promise<number | null> {
 export async function readOwnPicture(file: File): Promise<OwnPicture> {
   if (file.size > MOST_BYTES)
     throw new Error(`${file.name} is larger than ${MOST_BYTES / 1e6} MB.`);
-  const bytes = new Uint8Array(await file.arrayBuffer());
+  const read = await bytesOf(file);
+  if (!read.ok) throw new Error(problemText(read.problems));
+  const bytes = read.value;
   const kind = containerOf(bytes);
   if (kind !== 'jpeg' && kind !== 'png')
     throw new Error(`${file.name} is not a JPEG or PNG picture.`);

@@ -1,4 +1,5 @@
 /** Tables as CSV files, out and in. Reading and writing is loaded only when it is needed. */
+import { textOf } from '@/workers/readFile';
 import type { Sheet } from '@/core/exchange/csv';
 import { checkSize } from '@/core/exchange/json';
 import type { KitTable } from '@/core/kit/fields';
@@ -19,6 +20,6 @@ export async function saveCsv<T extends KitTable>(
 export async function readCsvFile(file: File): Promise<Result<Sheet>> {
   const size = checkSize(file.size, file.name);
   if (!size.ok) return size;
-  const [{ readSheet }, text] = await Promise.all([csvWork(), file.text()]);
-  return readSheet(text, file.name);
+  const [{ readSheet }, text] = await Promise.all([csvWork(), textOf(file)]);
+  return text.ok ? readSheet(text.value, file.name) : text;
 }
