@@ -1,7 +1,14 @@
 /** One frame's light measured: where the halo ends, how soft, how sure. */
 import { BLACK_TRANSMISSION, CLEAR_TRANSMISSION, radiusAtTransmission, type Rim } from '../halo';
 import { farthestCornerMm, type FrameSize } from '../optics';
-import { fitHalo, type HaloFit, rimsOf, halfLightInterval } from './fit';
+import {
+  fitHalo,
+  type FrameLight,
+  halfLightInterval,
+  type HaloFit,
+  rimsOf,
+  TELLS_FALLOFF_FROM,
+} from './fit';
 import { judgeFit, type FrameWarning } from './judge';
 import {
   type LightGrid,
@@ -77,6 +84,31 @@ function unseenArc({ centre, halfLightMm }: HaloFit, sensor: FrameSize): number 
 const ONE_SIDED_DEGREES = 190;
 const ONE_SIDED_SHARE = 0.04;
 
+/**
+ * Wide open soft rims look like natural falloff, and one frame cannot tell them apart: the interval then reaches from
+ * what the frame says itself to what it says with a usual exit pupil, this share of the diagonal from the sensor, and by a
+ * share of the softness of the hardest rim beyond both. Found on lenses traced by rays.
+ */
+const USUAL_PUPIL_SHARE = 1.15;
+const OPEN_SHARE_OF_SOFTNESS = 0.12;
+
+/** The interval of a frame too wide open to tell its falloff. */
+function openInterval(half: Figure, fit: HaloFit, frame: FrameLight): Figure {
+  const { widthMm, heightMm } = frame.grid.sensor;
+  const exitPupilMm = USUAL_PUPIL_SHARE * Math.hypot(widthMm, heightMm);
+  const usual = fitHalo([frame], { exitPupilMm }).halfLightMm;
+  const soft = Math.min(...fit.rims.map(({ softnessMm }) => softnessMm));
+  const more = OPEN_SHARE_OF_SOFTNESS * soft;
+  // A usual pupil that sends the edge far out of the frame says nothing.
+  const [nearest, farthest] =
+    usual > half.high + half.value ? [half.low, half.high] : [usual, usual];
+  return {
+    value: half.value,
+    low: Math.max(0, Math.min(half.low, nearest) - more),
+    high: Math.max(half.high, farthest) + more,
+  };
+}
+
 /** Half light of a fit, with its interval, if the frame can tell; null otherwise. */
 function halfLightFrom(
   fit: HaloFit,
@@ -134,12 +166,13 @@ export function measureGrid(
   const reach = farthestCornerMm(grid.sensor, fit.centre);
   const oneSided = unseenArc(fit, grid.sensor) > ONE_SIDED_DEGREES;
   const half = halfLightFrom(fit, reach, bound, oneSided);
+  const tellsFalloff = exitPupilMm !== null || (fNumber !== null && fNumber >= TELLS_FALLOFF_FROM);
   const rims = rimsOf(fit.rims);
   const black = radiusAtTransmission(rims, BLACK_TRANSMISSION);
   const stopRadius = (light: number) => (oneSided ? null : profileRadius(profile, light));
   const measure: FrameMeasure = {
     status: half ? 'measured' : 'bound',
-    halfLightRadiusMm: half,
+    halfLightRadiusMm: half && !tellsFalloff ? openInterval(half, fit, { grid, fNumber }) : half,
     lowerBoundMm: bound,
     clearRadiusMm: half ? radiusAtTransmission(rims, CLEAR_TRANSMISSION) : null,
     blackRadiusMm: half && black < reach ? black : null,

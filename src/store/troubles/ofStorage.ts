@@ -9,13 +9,10 @@ export function ofStorage(error: unknown): unknown {
   return error;
 }
 
-/** Errors of the library itself are of this class, whatever they are called. */
-const LibraryError: unknown = Object.getPrototypeOf(
-  Object.getPrototypeOf(new Dexie.AbortError('')),
-).constructor;
+/** Errors of the library itself descend from one kind, whatever they are called. */
+const LIBRARYS = Object.getPrototypeOf(Object.getPrototypeOf(new Dexie.AbortError(''))) as object;
 
-const isLibrarys = (error: Error): boolean =>
-  typeof LibraryError === 'function' && error instanceof LibraryError;
+const isLibrarys = (error: Error): boolean => Object.prototype.isPrototypeOf.call(LIBRARYS, error);
 
 /** An error and those it wraps, outermost first. */
 export function wrapped(error: unknown): Error[] {
