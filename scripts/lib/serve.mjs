@@ -1,35 +1,42 @@
 /** Serving the built program, on the loopback address unless it is told otherwise. */
 import { spawn } from 'node:child_process';
-import { createServer } from 'node:net';
+import { createServer, isIP } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
+import { AddressProblem, hostFrom, hostInUrl, LOOPBACK, namesFrom, portFrom } from './address.mjs';
 
-const LOOPBACK = '127.0.0.1';
-
+/** Whether a port is free at one of this machine's addresses; another machine's is a problem of who told it. */
 export const isFree = (port, host = LOOPBACK) =>
-  new Promise((resolve) => {
+  new Promise((resolve, reject) => {
     const probe = createServer();
-    probe.once('error', () => resolve(false));
+    probe.once('error', ({ code }) => {
+      if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND')
+        reject(new AddressProblem(`HOST=${host} is no address of this machine.`));
+      else resolve(false);
+    });
     probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
 
 /** This machine's addresses on its networks. */
-const addresses = () =>
+const addresses = (isIPv6) =>
   Object.values(networkInterfaces())
     .flat()
-    .filter((a) => a && !a.internal && a.family === 'IPv4')
-    .map((a) => a.address);
+    .filter((a) => a && !a.internal && (a.family === 'IPv4' || (isIPv6 && !a.scopeid)))
+    .map((a) => hostInUrl(a.address));
 
 /** Names the program answers to when others on the network are let in; those told by HALO_HOSTS with them. */
 const networkNames = (host) => {
   const name = hostname().toLowerCase();
-  const told = (process.env.HALO_HOSTS ?? '').split(',').filter(Boolean);
-  return [...told, ...addresses(), host, name, `${name}.local`].join(',');
+  const told = namesFrom(process.env.HALO_HOSTS);
+  return [...told, ...addresses(isIP(host) === 6), hostInUrl(host), name, `${name}.local`].join(
+    ',',
+  );
 };
 
 /** `port`, or the next free one after it. */
-export async function freePort(port) {
-  for (let p = port; p < port + 200; p += 1) if (await isFree(p)) return p;
-  throw new Error(`no free port from ${port} on`);
+export async function freePort(port, host = LOOPBACK) {
+  const last = Math.min(port + 199, 65_535);
+  for (let p = port; p <= last; p += 1) if (await isFree(p, host)) return p;
+  throw new AddressProblem(`No port from ${port} to ${last} is free at ${host}.`);
 }
 
 async function answers(url, child) {
@@ -50,8 +57,9 @@ async function answers(url, child) {
  * answers to this machine's own names on the network as well.
  */
 export async function serve({ port, demo = false, mode = 'start', host = LOOPBACK }) {
-  const chosen = await freePort(port);
   const isOpen = host !== LOOPBACK;
+  const told = isOpen ? networkNames(host) : namesFrom(process.env.HALO_HOSTS).join(',');
+  const chosen = await freePort(port, host);
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', mode, '-H', host, '-p', String(chosen)],
@@ -61,17 +69,23 @@ export async function serve({ port, demo = false, mode = 'start', host = LOOPBAC
         ...process.env,
         NEXT_TELEMETRY_DISABLED: '1',
         HALO_DEMO: demo ? '1' : '',
-        ...(isOpen ? { HALO_HOSTS: networkNames(host) } : {}),
+        HALO_HOSTS: told,
       },
     },
   );
-  const url = `http://${isOpen && host !== '0.0.0.0' ? host : LOOPBACK}:${chosen}`;
-  await answers(url, child);
+  const url = `http://${hostInUrl(host)}:${chosen}`;
   const stopped = new Promise((resolve) => child.once('exit', resolve));
+  try {
+    await answers(url, child);
+  } catch (error) {
+    // Nobody would find it any more.
+    child.kill('SIGTERM');
+    throw error;
+  }
   return {
     url,
     /** Where others on the network find it. */
-    urls: isOpen ? addresses().map((address) => `http://${address}:${chosen}`) : [],
+    urls: isOpen ? addresses(isIP(host) === 6).map((address) => `http://${address}:${chosen}`) : [],
     stopped,
     stop: () => {
       child.kill('SIGTERM');
@@ -80,12 +94,23 @@ export async function serve({ port, demo = false, mode = 'start', host = LOOPBAC
   };
 }
 
-/** Serves until Ctrl-C. */
-export async function serveUntilStopped(options) {
+/** Runs a start script; what was told wrongly is said in a sentence, and nothing is left running. */
+export async function started(work) {
+  try {
+    await work();
+  } catch (error) {
+    if (!(error instanceof AddressProblem)) throw error;
+    console.error(error.message);
+    process.exit(1);
+  }
+}
+
+/** Serves until Ctrl-C, at the port told or else at `port`. */
+export async function serveUntilStopped({ port = 4280, ...options }) {
   const { HOST, PORT } = process.env;
   const server = await serve({
-    port: Number(PORT) || 4280,
-    ...(HOST && { host: HOST }),
+    port: portFrom(PORT, port),
+    host: hostFrom(HOST),
     ...options,
   });
   console.log(`\n  Wandering Halo: ${server.url}`);

@@ -1,0 +1,6 @@
+export const LOOPBACK: string;
+export class AddressProblem extends Error {}
+export function portFrom(told: string | undefined, fallback: number): number;
+export function hostFrom(told: string | undefined): string;
+export function hostInUrl(host: string): string;
+export function namesFrom(told: string | undefined): string[];
