@@ -1,5 +1,6 @@
 /** Settings as EXIF (JEITA CP-3451, from memory), into PNG and JPEG files. */
 
+import { crc32 } from '../maths';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from '../measure/file';
 
 export interface ShotSettings {
@@ -78,18 +79,6 @@ function exifBlock(shot: ShotSettings): Uint8Array {
   );
   const head = [0x4d, 0x4d, 0, 42, 0, 0, 0, 8];
   return Uint8Array.from([...head, ...directory(main(second), 8), ...own]);
-}
-
-let crcTable: Uint32Array | undefined;
-function crc32(bytes: Uint8Array): number {
-  crcTable ??= Uint32Array.from({ length: 256 }, (_, n) => {
-    let c = n;
-    for (let k = 0; k < 8; k += 1) c = c & 1 ? 0xedb88320 ^ (c >>> 1) : c >>> 1;
-    return c >>> 0;
-  });
-  let crc = 0xffffffff;
-  for (const byte of bytes) crc = (crcTable[(crc ^ byte) & 255] as number) ^ (crc >>> 8);
-  return (crc ^ 0xffffffff) >>> 0;
 }
 
 function chunk(type: string, data: Uint8Array): Uint8Array {

@@ -1,5 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { clamp } from './clamp';
+export { crc32 } from './crc32';
 export { keptFor, keptIn } from './kept';
 export {
   emptySums,

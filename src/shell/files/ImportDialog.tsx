@@ -15,6 +15,8 @@ import { engraved } from '@/ui/theme/type';
 export interface PendingImport {
   fileName: string;
   preview: FilePreview;
+  /** What is to be known of it beside that; empty where nothing is. */
+  note: string;
   /** Holds the file until it is brought in or left. */
   keeper: Keeper;
 }
@@ -106,7 +108,7 @@ const MOST_LISTED = 200;
 
 /** What a file would bring, record by record, before any of it is written. */
 export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) {
-  const { fileName, preview } = pending;
+  const { fileName, preview, note } = pending;
   const { isFresh, isPart, counts, differing } = preview;
   const comesWhole = isFresh && !isPart;
   const conflicts = differing.filter((i) => i.state === 'conflict');
@@ -125,6 +127,7 @@ export function ImportDialog({ pending, onChoose, onClose }: ImportDialogProps) 
         Nothing is written yet. Whatever you choose is one step that undo takes back.
         {isPart && ' It comes beside what you have: what is here already stays as it is.'}
       </p>
+      {note !== '' && <p role="alert">{note}</p>}
       <CountsTable counts={counts} isPart={isPart} />
       {!isFresh && differing.length > 0 && (
         <Fold

@@ -61,7 +61,7 @@ export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
     pending?.keeper.close();
     setPending(null);
   };
-  const read = (file: File) => {
+  const read = (file: File, note = '') => {
     pending?.keeper.close();
     setPending(null);
     const keeper = openKeeper();
@@ -73,7 +73,7 @@ export function useFiles(workspace: Workspace, tell: Tell, isQuiet: boolean) {
         if (preview.rigId !== null && preview.differing.length === 0) {
           keeper.close();
           openRig(preview.rigId);
-        } else setPending({ fileName: file.name, preview, keeper });
+        } else setPending({ fileName: file.name, preview, note, keeper });
       },
       (error: unknown) => {
         keeper.close();

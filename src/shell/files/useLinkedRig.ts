@@ -5,8 +5,11 @@ import { problemText } from '@/core/words';
 import { useLatest } from '@/ui/useLatest';
 import { guarded, type Tell } from '../tell';
 
+const UNCHECKED =
+  'This address is of an older kind that cannot tell whether a letter of it was changed: look whether its figures are right.';
+
 /** A rig that an address holds, as a printed code does, is read like a file: what it would bring is shown first. */
-export function useLinkedRig(read: (file: File) => void, tell: Tell): void {
+export function useLinkedRig(read: (file: File, note?: string) => void, tell: Tell): void {
   const latest = useLatest({ read, tell });
   useEffect(() => {
     const look = () => {
@@ -15,13 +18,14 @@ export function useLinkedRig(read: (file: File) => void, tell: Tell): void {
       window.history.replaceState(window.history.state, '', `${pathname}${search}`);
       guarded(latest.current.tell, async () => {
         // It weighs more than the Bench needs before there is such an address.
-        const { unpackRig } = await import('@/core/exchange/links');
+        const { isUncheckedRig, unpackRig } = await import('@/core/exchange/links');
         const rig = unpackRig(hash);
         if (!rig.ok) {
           latest.current.tell({ kind: 'trouble', text: problemText(rig.problems) });
           return;
         }
-        latest.current.read(new File([JSON.stringify(rig.value)], rig.value.name || 'A rig'));
+        const file = new File([JSON.stringify(rig.value)], rig.value.name || 'A rig');
+        latest.current.read(file, isUncheckedRig(hash) ? UNCHECKED : '');
       });
     };
     look();

@@ -11,5 +11,5 @@ export {
 export { jobQuery, readJobQuery } from './jobLink';
 export { readRigQuery, rigQuery } from './link';
 export { holdsRig } from './rigHash';
-export { packRig, unpackRig } from './rigLink';
+export { isUncheckedRig, packRig, unpackRig } from './rigLink';
 export { readSweepQuery, sweepQuery } from './sweepLink';

@@ -11,7 +11,7 @@ import { isMissing, resolveRig } from '../../rig';
 import { rigOfFile } from '../json';
 import { holdsRig, RIG_HASH } from './rigHash';
 import { broughtByRig } from '../json';
-import { packRig, unpackRig } from './rigLink';
+import { isUncheckedRig, packRig, unpackRig } from './rigLink';
 
 describe('a rig in an address', () => {
   it.each(tideMill.rigs.map((r) => r.id))('says the same at the other end: %s', (id) => {
@@ -81,16 +81,55 @@ describe('a rig in an address', () => {
     expect(said(packed.slice(0, -40))).toContain('cut short');
     expect(said('rig=')).toContain('cut short');
     expect(said('rig=A!!')).toContain('cut short');
+    expect(said('rig=B!!')).toContain('cut short');
+    expect(said('rig=BAAAA')).toContain('cut short');
     expect(said(`rig=Z${packed.slice(5)}`)).toContain('another version');
     expect(said(`rig=A${'A'.repeat(100_000)}`)).toContain('cut short');
     expect(said(`rig=A${bomb()}`)).toContain('cut short');
   });
 
+  it('with one letter wrong is never another rig', () => {
+    const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
+    const packed = packRig(demoRig('mill-pond'));
+    const from = RIG_HASH.length + 1;
+    for (let at = from; at < packed.length; at += 1) {
+      const letter = letters[(letters.indexOf(packed[at]!) + 1 + (at % 31)) % 32]!;
+      const wrong = `${packed.slice(0, at)}${letter}${packed.slice(at + 1)}`;
+      const file = unpackRig(wrong);
+      // The last letter carries bits that belong to no byte: they may be anything.
+      if (file.ok) expect(at).toBe(packed.length - 1);
+      else expect(file.problems[0]?.sentence).toContain('cut short or changed');
+    }
+  });
+
+  it('of the older kind, without a check, still opens, and is known as such', () => {
+    const rig = demoRig('mill-pond');
+    const bytes = packRig(rig)
+      .slice(RIG_HASH.length + 1)
+      .split('')
+      .map((c) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(c).toString(2).padStart(5, '0'))
+      .join('')
+      .match(/.{8}/g)!
+      .map((b) => parseInt(b, 2));
+    const bits = bytes
+      .slice(0, -4)
+      .map((b) => b.toString(2).padStart(8, '0'))
+      .join('');
+    const old = (`${bits}0000`.match(/.{5}/g) ?? [])
+      .map((five) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'[parseInt(five, 2)])
+      .join('');
+    expect(unpackRig(`rig=A${old}`)).toEqual(unpackRig(packRig(rig)));
+    expect(isUncheckedRig(`#rig=A${old}`)).toBe(true);
+    expect(isUncheckedRig(`#${packRig(rig)}`)).toBe(false);
+  });
+
   it('never throws, whatever stands in it', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 400 }), (text) => {
-        const file = unpackRig(`rig=A${text}`);
-        expect(file.ok || file.problems[0]?.sentence.length).toBeTruthy();
+        for (const way of ['A', 'B']) {
+          const file = unpackRig(`rig=${way}${text}`);
+          expect(file.ok || file.problems[0]?.sentence.length).toBeTruthy();
+        }
       }),
       { numRuns: runs(500) },
     );

@@ -1,7 +1,7 @@
 /**
  * A whole rig in an address: the rig file without what its schemas fill in, compressed against a dictionary both
- * ends have, in letters and digits that a printed code holds densely (base 32, RFC 4648, without padding). It stands
- * behind the "#", which browsers keep to themselves.
+ * ends have, with a check, in letters and digits that a printed code holds densely (base 32, RFC 4648, without padding).
+ * It stands behind the "#", which browsers keep to themselves.
  */
 import { deflateSync, inflateSync } from 'fflate';
 import {
@@ -16,13 +16,18 @@ import {
   largestMode,
 } from '../../kit/records';
 import type { Rig } from '../../rig';
+import { crc32 } from '../../maths';
 import { fail, type Result } from '../../words';
 import { parseJson, AT_HOME, checkedRigFile, rigFileOf } from '../json';
 import { holdsRig, RIG_HASH } from './rigHash';
 import { RIG_WORDS } from './rigWords';
 
 /** Of the way rigs are packed: another dictionary is another letter. */
-const WAY = 'A';
+const WAY = 'B';
+/** The same without a check: addresses of it are about, on paper too. */
+const WAY_UNCHECKED = 'A';
+/** Bytes of the check of the rig's text, before it was packed. */
+const CHECK_BYTES = 4;
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
 /** No rig of ours is nearly as large; what unpacks to more is not unpacked. */
 const MOST_TEXT = 400_000;
@@ -98,34 +103,61 @@ export function packRig(rig: Rig): string {
   const told = toldOf(whole(rigFileSchema), travelling(rig)) as Json;
   const text = encoder.encode(JSON.stringify(told));
   const packed = deflateSync(text, { level: 9, mem: 10, dictionary: DICTIONARY });
-  return `${RIG_HASH}${WAY}${base32(packed)}`;
+  const checked = new Uint8Array(packed.length + CHECK_BYTES);
+  checked.set(packed);
+  new DataView(checked.buffer).setUint32(packed.length, crc32(text));
+  return `${RIG_HASH}${WAY}${base32(checked)}`;
 }
 
 const BROKEN = 'This address does not hold a whole rig: it seems cut short or changed.';
 
 /** Unpacks into at most MOST_TEXT bytes; null where it is more, or none. */
-function inflated(bytes: Uint8Array): string | null {
+function inflated(bytes: Uint8Array): Uint8Array | null {
   try {
-    const out = inflateSync(bytes, { dictionary: DICTIONARY, out: new Uint8Array(MOST_TEXT) });
-    return new TextDecoder('utf-8', { fatal: true }).decode(out);
+    return inflateSync(bytes, { dictionary: DICTIONARY, out: new Uint8Array(MOST_TEXT) });
   } catch {
     return null;
   }
 }
 
+/** The text packed with its check; null where the two do not belong together. */
+function checkedText(bytes: Uint8Array): Uint8Array | null {
+  const end = bytes.length - CHECK_BYTES;
+  const text = end > 0 ? inflated(bytes.subarray(0, end)) : null;
+  const told = text && new DataView(bytes.buffer, bytes.byteOffset).getUint32(end);
+  return text && crc32(text) === told ? text : null;
+}
+
+function decoded(text: Uint8Array): string | null {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(text);
+  } catch {
+    return null;
+  }
+}
+
+const codeOf = (hash: string): string => hash.replace(/^#/, '').slice(RIG_HASH.length);
+const wayOf = (code: string): string => code.charAt(0).toUpperCase();
+
+/** Whether an address is of the older kind that cannot tell a changed letter. */
+export const isUncheckedRig = (hash: string): boolean =>
+  holdsRig(hash) && wayOf(codeOf(hash)) === WAY_UNCHECKED;
+
 /** The rig of an address, as a checked file; or why it cannot be read. */
 export function unpackRig(hash: string): Result<RigFile> {
-  const code = hash.replace(/^#/, '').slice(RIG_HASH.length);
+  const code = codeOf(hash);
+  const way = wayOf(code);
   if (!holdsRig(hash) || code === '' || code.length > MOST_PACKED) return fail('link', '', BROKEN);
-  if (code[0]?.toUpperCase() !== WAY)
+  if (way !== WAY && way !== WAY_UNCHECKED)
     return fail(
       'link',
       '',
       'This address was made by another version of the program, which packs rigs another way.',
     );
   const bytes = fromBase32(code.slice(1));
-  const text = bytes && inflated(bytes);
-  if (text === null || text === '') return fail('link', '', BROKEN);
+  const unpacked = bytes && (way === WAY ? checkedText(bytes) : inflated(bytes));
+  const text = unpacked && decoded(unpacked);
+  if (!text) return fail('link', '', BROKEN);
   const parsed = parseJson(text, 'the address');
   return parsed.ok ? checkedRigFile(parsed.value) : fail('link', '', BROKEN);
 }
