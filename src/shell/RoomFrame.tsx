@@ -1,5 +1,5 @@
 'use client';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useLayoutEffect, useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records';
 import { keepBackups } from '@/store/keeping/backups';
@@ -11,6 +11,7 @@ import { isEmpty } from '@/store/database/load';
 import type { OpenWorkspace } from '@/store/database/mirror';
 import { useWorkspace } from '@/store/useWorkspace';
 import { TextButton } from '@/ui/controls/Buttons';
+import { holdTyped } from '@/ui/form/useTyped';
 import { PHONE } from '@/ui/theme/type';
 import { whenIdle } from '@/ui/whenIdle';
 
@@ -65,6 +66,8 @@ export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   const waiting = open.state === 'opening' || demoLoaded === null || (demoLoaded && !arrived);
   // A room is drawn for the first time piece by piece, so that the page answers meanwhile.
   const drawn = useDeferredValue(open.state === 'open' && !waiting);
+  // Before the room's forms hear that they go.
+  useLayoutEffect(() => holdTyped(open.state === 'failed'), [open.state]);
   useEffect(() => (drawn ? whenIdle(beReadyToCommit) : undefined), [drawn]);
   useEffect(() => keepBackups(db, (reason) => kept((keeper) => keeper.keepBackup(reason))), []);
   return (

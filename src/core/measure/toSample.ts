@@ -123,11 +123,11 @@ export function samplesOf(
 }
 
 /*
- * A fit that is carried on beyond the frame finds the edge too far out, a soft one much too far: it lies 0.6 of
- * the way there, give or take 0.5. Found on lenses traced by rays (docs/optics.md, "Measuring").
+ * A fit that is carried on beyond the frame finds the edge too far out, a soft one much too far: it lies 0.7 of
+ * the way there, give or take 0.45. Found on lenses traced by rays (docs/optics.md, "Measuring").
  */
-const UNSEEN_SHARE = 0.6;
-const UNSEEN_SIGMA = 0.5;
+const UNSEEN_SHARE = 0.7;
+const UNSEEN_SIGMA = 0.45;
 const UNSEEN_SIGMA_LEAST = 0.02;
 /** Farther beyond what was seen than this share of it no edge is looked for. */
 const UNSEEN_REACH = 0.4;

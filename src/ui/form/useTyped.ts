@@ -31,6 +31,13 @@ export function forgetTyped(key: string): void {
   }
 }
 
+let isHeld = false;
+
+/** While held, what is typed stays kept though its form goes: the room is taken away, and nobody left it. */
+export function holdTyped(held: boolean): void {
+  isHeld = held;
+}
+
 /** Text that is typed and not taken yet, null where there is none; under a key it outlasts a reload. */
 export function useTyped(keptAs?: string): [string | null, (text: string | null) => void] {
   const [typed, setTyped] = useState(() => (keptAs === undefined ? null : read(keptAs)));
@@ -46,7 +53,12 @@ export const FormName = createContext<string | null>(null);
 
 /** The same for a form as a whole: a reload leaves it and what its fields keep; with the form itself it is gone. */
 export function useTypedInForm(form: string): ReturnType<typeof useTyped> {
-  useEffect(() => () => forgetTyped(form), [form]);
+  useEffect(
+    () => () => {
+      if (!isHeld) forgetTyped(form);
+    },
+    [form],
+  );
   return useTyped(form);
 }
 
