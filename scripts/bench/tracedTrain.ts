@@ -35,7 +35,8 @@ export function drawConverter(random: Random, factor: number, rig: DrawnRig): Be
   const backMm = factor * frontMm;
   const holeMm = sensorHalf * Math.max(1, factor) * random.between(0.75, 1.1);
   const rearMountId = factor < 1 ? 'shallow' : 'deep';
-  const exitPupilMm = random.between(60, 200);
+  // Beyond its hole: past a nearer pupil there would be no rim to be seen.
+  const exitPupilMm = random.between(Math.max(60, 1.5 * backMm), 220);
   const past = 1 - backMm / exitPupilMm;
   const told = 1 + random.between(-0.03, 0.03);
   return {
