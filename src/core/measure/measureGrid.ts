@@ -6,8 +6,9 @@ import {
   type FrameLight,
   halfLightInterval,
   type HaloFit,
+  openInterval,
   rimsOf,
-  TELLS_FALLOFF_FROM,
+  tellsFalloff,
 } from './fit';
 import { judgeFit, type FrameWarning } from './judge';
 import {
@@ -84,29 +85,10 @@ function unseenArc({ centre, halfLightMm }: HaloFit, sensor: FrameSize): number 
 const ONE_SIDED_DEGREES = 190;
 const ONE_SIDED_SHARE = 0.04;
 
-/**
- * Wide open soft rims look like natural falloff, and one frame cannot tell them apart: the interval then reaches from
- * what the frame says itself to what it says with a usual exit pupil, this share of the diagonal from the sensor, and by a
- * share of the softness of the hardest rim beyond both. Found on lenses traced by rays.
- */
-const USUAL_PUPIL_SHARE = 1.15;
-const OPEN_SHARE_OF_SOFTNESS = 0.12;
-
-/** The interval of a frame too wide open to tell its falloff. */
-function openInterval(half: Figure, fit: HaloFit, frame: FrameLight): Figure {
-  const { widthMm, heightMm } = frame.grid.sensor;
-  const exitPupilMm = USUAL_PUPIL_SHARE * Math.hypot(widthMm, heightMm);
-  const usual = fitHalo([frame], { exitPupilMm }).halfLightMm;
-  const soft = Math.min(...fit.rims.map(({ softnessMm }) => softnessMm));
-  const more = OPEN_SHARE_OF_SOFTNESS * soft;
-  // A usual pupil that sends the edge far out of the frame says nothing.
-  const [nearest, farthest] =
-    usual > half.high + half.value ? [half.low, half.high] : [usual, usual];
-  return {
-    value: half.value,
-    low: Math.max(0, Math.min(half.low, nearest) - more),
-    high: Math.max(half.high, farthest) + more,
-  };
+/** The same of a frame too wide open to tell its falloff. */
+function openFigure(half: Figure, fit: HaloFit, frame: FrameLight): Figure {
+  const { low, high } = openInterval(fit, frame, half);
+  return { value: half.value, low, high: high ?? half.high };
 }
 
 /** Half light of a fit, with its interval, if the frame can tell; null otherwise. */
@@ -166,13 +148,13 @@ export function measureGrid(
   const reach = farthestCornerMm(grid.sensor, fit.centre);
   const oneSided = unseenArc(fit, grid.sensor) > ONE_SIDED_DEGREES;
   const half = halfLightFrom(fit, reach, bound, oneSided);
-  const tellsFalloff = exitPupilMm !== null || (fNumber !== null && fNumber >= TELLS_FALLOFF_FROM);
+  const isSure = exitPupilMm !== null || tellsFalloff({ fNumber });
   const rims = rimsOf(fit.rims);
   const black = radiusAtTransmission(rims, BLACK_TRANSMISSION);
   const stopRadius = (light: number) => (oneSided ? null : profileRadius(profile, light));
   const measure: FrameMeasure = {
     status: half ? 'measured' : 'bound',
-    halfLightRadiusMm: half && !tellsFalloff ? openInterval(half, fit, { grid, fNumber }) : half,
+    halfLightRadiusMm: half && !isSure ? openFigure(half, fit, { grid, fNumber }) : half,
     lowerBoundMm: bound,
     clearRadiusMm: half ? radiusAtTransmission(rims, CLEAR_TRANSMISSION) : null,
     blackRadiusMm: half && black < reach ? black : null,

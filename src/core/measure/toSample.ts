@@ -11,13 +11,7 @@ import {
 } from '../kit/records';
 import { clamp, NINETY_SIGMAS } from '../maths';
 import type { Offset } from '../optics';
-import {
-  type FrameLight,
-  type HaloFit,
-  halfLightInterval,
-  fitTogether,
-  TELLS_FALLOFF_FROM,
-} from './fit';
+import { type FrameLight, type HaloFit, halfLightInterval, fitTogether, tellsFalloff } from './fit';
 import { toneDoubtMm } from './toneDoubt';
 
 export interface SampleFacts {
@@ -51,6 +45,8 @@ const DISAGREEMENT_SHARE = 0.5;
 const ONE_FRAME_SHARE = { open: 0.14, closed: 0.01 } as const;
 /** Where no frame sets a limit outward, the edge is unsure by this share of it. */
 const NO_LIMIT_SHARE = 0.1;
+/** Wide open a falloff told by another frame leaves the edge unsure by this share of the softness of the hardest rim. */
+const OPEN_SHARE_OF_SOFTNESS = { own: 0.06, every: 0.03 } as const;
 /** What the model of two rims leaves of any lens, share of the edge. */
 const MODEL_SHARE = 0.004;
 /** An edge at or beyond the frame's corner is carried on from what is inside: unsure by this share of it. */
@@ -59,11 +55,11 @@ const NEAR_CORNER = 0.92;
 const WELL_BEYOND = 1.04;
 
 const oneFrameShare = (fNumber: number): number =>
-  ONE_FRAME_SHARE[fNumber < TELLS_FALLOFF_FROM ? 'open' : 'closed'];
+  ONE_FRAME_SHARE[tellsFalloff({ fNumber }) ? 'closed' : 'open'];
 
 /** The exit pupil, where the frames can tell it, mm; null where the prior of the kind must do. */
 function exitPupilOf({ exitPupilMm, layout }: HaloFit, fNumber: number): number | null {
-  if (layout.frames < 2 && fNumber < TELLS_FALLOFF_FROM) return null;
+  if (layout.frames < 2 && !tellsFalloff({ fNumber })) return null;
   return clamp(exitPupilMm ?? FARTHEST_PUPIL_MM, 5, FARTHEST_PUPIL_MM);
 }
 
@@ -77,6 +73,12 @@ function beyondCorner({ fields, halfLightMm, centre }: HaloFit): number {
 /** What an assumed tone leaves unsure of a fit of some frames, mm, nine times of ten. */
 const toneMmOf = (frames: readonly SampleFrame[], { rims }: HaloFit): number =>
   frames.some(({ isToneAssumed }) => isToneAssumed) ? toneDoubtMm(rims) : 0;
+
+/** By how much of its softness a sample is less sure at a frame's aperture, its falloff told by another frame. */
+const softShareOf = (
+  frame: SampleFrame | undefined,
+  apertures: keyof typeof OPEN_SHARE_OF_SOFTNESS,
+): number => (frame && !tellsFalloff(frame) ? OPEN_SHARE_OF_SOFTNESS[apertures] : 0);
 
 /** One pair of rims serves all apertures where it leaves no frame by more than this share of the half diagonal. */
 const SERVED_SHARE = 0.0023;
@@ -102,7 +104,11 @@ export function samplesOf(
       sampleFrom(
         joint,
         { ...facts, fNumber: telling[0]?.fNumber ?? 1 },
-        { disagreementMm, toneMm: toneMmOf(telling, joint) },
+        {
+          disagreementMm,
+          toneMm: toneMmOf(telling, joint),
+          softShare: telling.length > 1 ? softShareOf(telling[0], 'every') : 0,
+        },
       ),
     ];
   const pupilMm = exitPupilOf(joint, telling.at(-1)?.fNumber ?? 1);
@@ -116,6 +122,7 @@ export function samplesOf(
       {
         frames: frames.length,
         toneMm: toneMmOf([frame], fit),
+        softShare: softShareOf(frame, 'own'),
       },
     );
     return [{ ...sample, apertures: 'its own' as const, exitPupilMm: pupilMm }];
@@ -195,13 +202,15 @@ interface FitDoubt {
   toneMm: number;
   /** How many frames it rests on, where that is more than were fitted. */
   frames?: number;
+  /** Share of the softness of its hardest rim by which it is less sure. */
+  softShare?: number;
 }
 
 /** A sample from a fit. */
 function sampleFrom(
   fit: HaloFit,
   facts: SampleFacts,
-  { disagreementMm = 0, toneMm, frames = fit.layout.frames }: FitDoubt,
+  { disagreementMm = 0, toneMm, frames = fit.layout.frames, softShare = 0 }: FitDoubt,
 ): HaloSample {
   const { low, high } = halfLightInterval(fit);
   const edge = fit.halfLightMm;
@@ -213,6 +222,7 @@ function sampleFrom(
     BEYOND_SHARE * edge * beyondCorner(fit),
     DISAGREEMENT_SHARE * disagreementMm,
     toneMm / NINETY_SIGMAS,
+    softShare * Math.min(...fit.rims.map(({ softnessMm }) => softnessMm)),
   );
   const evidence: Evidence = {
     kind: 'measured',

@@ -2,4 +2,5 @@
 export { fitHalo, type FrameLight, type HaloFit } from './haloFit';
 export { rimsOf } from './haloModel';
 export { halfLightInterval } from './interval';
-export { fitTogether, TELLS_FALLOFF_FROM } from './together';
+export { openInterval, tellsFalloff } from './openInterval';
+export { fitTogether } from './together';

@@ -8,7 +8,7 @@ import type { HaloFit } from './haloFit';
 import { halfLightOf, radiusAt } from './haloModel';
 import { haloProblem } from './haloProblem';
 
-interface Interval {
+export interface Interval {
   low: number;
   /** Null where the frame sets no limit. */
   high: number | null;

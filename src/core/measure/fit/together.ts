@@ -6,6 +6,7 @@
 import { fitHalo, type FrameLight, type HaloFit } from './haloFit';
 import { halfLightOf } from './haloModel';
 import { halfLightInterval } from './interval';
+import { openInterval, tellsFalloff } from './openInterval';
 
 interface Together {
   /** One pair of rims for every aperture. */
@@ -27,16 +28,14 @@ function halfLightAt(fit: HaloFit, firstFNumber: number, fNumber: number): numbe
   );
 }
 
-/** Wider than this, one frame cannot tell natural falloff from soft rims. */
-export const TELLS_FALLOFF_FROM = 5.6;
-
 /**
  * A frame alone, with an exit pupil it cannot tell itself, as long as that does not leave what the frame itself says of
  * half light: neither a guess nor another frame outweighs what was seen.
  */
 function aloneWith(frame: FrameLight, exitPupilMm: number | null): HaloFit {
   const seen = fitHalo([frame]);
-  const { low, high } = halfLightInterval(seen);
+  const own = halfLightInterval(seen);
+  const { low, high } = tellsFalloff(frame) ? own : openInterval(seen, frame, own);
   const told = fitHalo([frame], { exitPupilMm });
   return told.halfLightMm >= low && told.halfLightMm <= (high ?? Infinity) ? told : seen;
 }
@@ -53,8 +52,7 @@ export function fitTogether(
   const last = others.at(-1);
   if (!first) throw new RangeError('no frames to measure');
   if (!last) {
-    const tells = first.fNumber >= TELLS_FALLOFF_FROM;
-    const fit = tells ? fitHalo([first]) : aloneWith(first, usualPupilMm);
+    const fit = tellsFalloff(first) ? fitHalo([first]) : aloneWith(first, usualPupilMm);
     return { joint: fit, alone: [fit], disagreementMm: 0 };
   }
   const closed = fitHalo([last]);
