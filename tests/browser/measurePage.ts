@@ -13,6 +13,7 @@ import {
   practiceRig,
   type PracticeShot,
 } from '../../src/core/bench-camera';
+import type { FrameSize } from '../../src/core/optics';
 import { WAIT_MS } from './bench';
 import { KitPage } from './kitPage';
 
@@ -71,8 +72,12 @@ export class MeasurePage extends KitPage {
 
 export const folder = mkdtempSync(join(tmpdir(), 'halo-measure-'));
 
-export const shotAt = (fNumber: number, file: 'jpeg' | 'png'): PracticeShot => ({
-  sensor: SENSOR,
+export const shotAt = (
+  fNumber: number,
+  file: 'jpeg' | 'png',
+  sensor: FrameSize = SENSOR,
+): PracticeShot => ({
+  sensor,
   middle: { xMm: 0, yMm: 0 },
   focalMm: 40,
   fNumber,
@@ -87,9 +92,13 @@ export function truthAt(fNumber: number): number {
   return trueRadii(lightMap(lens, fNumber, reachMm)).halfLight ?? Number.NaN;
 }
 
-/** A frame of the practice lens as a file; answers its path. */
-export async function fileAt(fNumber: number, kind: 'jpeg' | 'png'): Promise<string> {
-  const { lens, exposure, settings, reachMm } = practiceRig(shotAt(fNumber, kind));
+/** A frame of the practice lens as a file, its name beginning with `name`; answers its path. */
+export async function fileAt(
+  fNumber: number,
+  kind: 'jpeg' | 'png',
+  { sensor = SENSOR, name = 'wall' }: { sensor?: FrameSize; name?: string } = {},
+): Promise<string> {
+  const { lens, exposure, settings, reachMm } = practiceRig(shotAt(fNumber, kind, sensor));
   const image = expose(lightMap(lens, fNumber, reachMm), exposure);
   const bytes =
     kind === 'png'
@@ -99,7 +108,7 @@ export async function fileAt(fNumber: number, kind: 'jpeg' | 'png'): Promise<str
             .jpeg({ quality: 93 })
             .toBuffer(),
         );
-  const path = join(folder, `wall-f${fNumber}.${kind === 'png' ? 'png' : 'jpg'}`);
+  const path = join(folder, `${name}-f${fNumber}.${kind === 'png' ? 'png' : 'jpg'}`);
   writeFileSync(path, bytes);
   return path;
 }

@@ -5,6 +5,7 @@ import { encode } from 'fast-png';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { expose, practiceRig, lightMap } from '../../src/core/bench-camera';
 import { tideMill } from '../../src/core/demo';
+import { largestMode } from '../../src/core/kit/records';
 import { evaluate } from '../../src/core/rig/report';
 import { isMissing, resolveRig, turned } from '../../src/core/rig';
 import { fileAt, folder, MeasurePage, shotAt, truthAt } from './measurePage';
@@ -18,17 +19,35 @@ beforeAll(async () => {
 beforeEach(() => room.forget());
 afterAll(() => room.driver.quit());
 
+/** The demo's rig, and the mode the room measures it in. */
+const wheelHouse = (() => {
+  const record = tideMill.rigs.find((r) => r.name === 'Wheel-house, wide');
+  const rig = record && resolveRig(tideMill, record);
+  if (!rig || isMissing(rig)) throw new Error('the demo has no such rig');
+  return { rig, largest: largestMode(rig.body.modes) ?? rig.mode };
+})();
+
 describe('a rig of the Bench', () => {
-  it('is measured as a whole: foretold behind its train, kept in the log alone, chosen again next time', async () => {
+  it('refuses a frame of another shape than its mode until it is told which mode it was', async () => {
     await room.openMeasure();
     await room.choose('Rig', 'Wheel-house, wide');
     await room.giveFile(join(folder, 'wall-f5.6.jpg'), 'Test frames');
     await room.allMeasured(1);
+    expect(await room.figures()).toMatch(/shape is not that of the mode/);
+    expect(await room.figures()).not.toMatch(/Half light at/);
+  });
+
+  it('is measured as a whole: foretold behind its train, kept in the log alone, chosen again next time', async () => {
+    await room.openMeasure();
+    await room.choose('Rig', 'Wheel-house, wide');
+    const { largest } = wheelHouse;
+    await room.giveFile(
+      await fileAt(5.6, 'jpeg', { sensor: largest, name: 'wheel-house' }),
+      'Test frames',
+    );
+    await room.allMeasured(1);
     await room.choose('Shot', '35 mm f/8');
-    const rig = tideMill.rigs.find((r) => r.name === 'Wheel-house, wide');
-    const whole = rig && resolveRig(tideMill, rig);
-    if (!whole || isMissing(whole)) throw new Error('the demo has no such rig');
-    const at = turned(whole, { focalMm: 35, fNumber: 8, focusM: null });
+    const at = turned(wheelHouse.rig, { focalMm: 35, fNumber: 8, focusM: null });
     const foretold = evaluate(at).coverage.radiiMm.half;
     expect(await room.expectedAt()).toBeCloseTo(foretold, 1);
     expect(await room.figures()).toContain('goes to the log, not to the lens');
