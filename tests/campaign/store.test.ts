@@ -115,7 +115,7 @@ describe('storage that is refused', () => {
   it.each([
     ['a browser without a database', 'MissingAPIError', /does not let this page keep data/],
     ['a site whose storage is off', 'SecurityError', /does not let this page keep data/],
-    ['a damaged store', 'UnknownError', /seems damaged/],
+    ['a damaged store', 'UnknownError', /could not read what it stored here/],
     ['a full disk', 'QuotaExceededError', /no room left/],
   ])('%s is said in its own words', async (_, name, sentence) => {
     const mirror = mirrorOf(db);

@@ -4,6 +4,8 @@ import { demoRig } from '../../../tests/support/demo';
 import { plainRig, partOf } from '../../../tests/support/plainRig';
 import { runs } from '../../../tests/support/seed';
 import { depthOfField } from '../optics';
+import { situationOf, turned } from '../rig';
+import { inFocus } from '../rig/report';
 import { equalSizeM, seenAt, shotAt } from './shot';
 
 /* A thin lens in the plane z = 0, traced ray by ray: nothing of the program's is used here. */
@@ -187,6 +189,33 @@ describe('a camera that steps', () => {
       seenAt(shot, { xM: 0, yM: 0, zM: 3 })!.blurHeightMm / shot.picture.heightMm;
     expect(second.distanceM).toBeGreaterThan(first.distanceM);
     expect(share(second)).toBeLessThan(share(first) * 0.9);
+  });
+
+  it('meets every distance the ring has, of a lens that shows some at two turns of it', () => {
+    // By its figures of closest focus it grows to some 89 mm there: nearer by the ring is farther from the sensor.
+    const rig = plainRig({
+      lens: {
+        focalMinMm: 48,
+        focalMaxMm: 48,
+        closestFocusM: 0.384,
+        maxMagnification: 0.5757,
+        pupilMagnification: null,
+      },
+      parts: [
+        partOf('extension tube', { id: 'tube', rearMountId: 'slr', thicknessMm: 15 }),
+        partOf('teleconverter', { factor: 1.3, thicknessMm: 31.5 }),
+      ],
+    });
+    const standing = (focusM: number | null) =>
+      inFocus(situationOf(turned(rig, { focusM }))).subjectM!;
+    const turns = [null, 8, 3, 1.5, 1, 0.8, 0.6, 0.5, 0.43, 0.384];
+    const nearest = Math.min(...turns.map(standing));
+    expect(standing(0.384)).toBeGreaterThan(nearest * 1.01);
+    for (const focusM of turns) {
+      const shot = shotAt(rig, standing(focusM));
+      expect(shot.askedM, `ring at ${focusM}`).toBeNull();
+      expect(shot.distanceM / standing(focusM), `ring at ${focusM}`).toBeCloseTo(1, 4);
+    }
   });
 
   it('says so where it cannot focus so near, and shows where it can', () => {

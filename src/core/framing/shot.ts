@@ -46,6 +46,32 @@ const MOST_TURNS = 8;
 
 const dioptresOf = (distanceM: number | null): number => (distanceM === null ? 0 : 1 / distanceM);
 
+/** Places of a ring that are tried, one after the other. */
+const LOOKED_AT = 16;
+/** Halvings that find a place between two of them. */
+const LOOKED_CLOSER = 40;
+
+/** The first turn of a ring, dioptres from 0 to `most`, at which what is off by `offAt` is met; null where none is. */
+function lookedOver(
+  offAt: (dioptres: number) => number,
+  isMet: (off: number) => boolean,
+  most: number,
+): number | null {
+  let [before, off] = [0, offAt(0)];
+  if (isMet(off)) return 0;
+  for (let i = 1; i <= LOOKED_AT; i += 1) {
+    const here = (most * i) / LOOKED_AT;
+    const next = offAt(here);
+    if (isMet(next)) return here;
+    if (Math.sign(next) !== Math.sign(off)) {
+      const isPast = (d: number) => Math.sign(offAt(d)) === Math.sign(next);
+      return whereBeginning(isPast, before, here, LOOKED_CLOSER);
+    }
+    [before, off] = [here, next];
+  }
+  return null;
+}
+
 /**
  * A rig focused so that the subject stands so far from the sensor, and what it has in focus then: tubes, which bring the
  * subject nearer than the ring says, and closest focus counted. Before a front converter of factor A it is A² nearer.
@@ -71,6 +97,13 @@ function sharpAt(unfocused: Rig, distanceM: number): Sharp {
     const gained = dioptresOf(after.subjectM) - dioptresOf(found.subjectM);
     if (gained !== 0) slope = (next - dioptres) / gained;
     [dioptres, found] = [next, after];
+  }
+  const offAt = (d: number): number => dioptresOf(focused(d).subjectM) - 1 / distanceM;
+  const isMet = (off: number): boolean => Math.abs(off) * distanceM < MET_SHARE;
+  // Lenses that change their focal length much show some distances at two turns of the ring: then all of it is looked over.
+  if (!isMet(dioptresOf(found.subjectM) - 1 / distanceM)) {
+    const elsewhere = lookedOver(offAt, isMet, 1 / unfocused.lens.closestFocusM);
+    if (elsewhere !== null) found = focused(elsewhere);
   }
   const { rig, subject, subjectM } = found;
   return {

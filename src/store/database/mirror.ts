@@ -12,6 +12,7 @@ import {
 import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import type { HaloDatabase } from './db';
 import { readJudgement } from '../judgement';
+import { ofStorage } from '../troubles/ofStorage';
 import { INTERRUPTED, troubleSentence } from '../troubles/troubles';
 
 export type OpenWorkspace =
@@ -146,7 +147,10 @@ export function mirrorOf(db: HaloDatabase): Mirror {
       .then((workspace) => {
         if (workspace) settle({ state: 'open', workspace });
       })
-      .catch((error: unknown) => settle({ state: 'failed', sentence: troubleSentence(error) }));
+      // All that is done here is to read the database.
+      .catch((error: unknown) =>
+        settle({ state: 'failed', sentence: troubleSentence(ofStorage(error)) }),
+      );
   };
   const isOf = (part: string) => part === 'all' || part.startsWith(`idb://${db.name}/`);
   const interrupted = (kind: keyof typeof INTERRUPTED) =>
