@@ -85,23 +85,26 @@ function sharpAt(unfocused: Rig, distanceM: number): Sharp {
     const rig = turned(unfocused, { focusM: dioptres > 0 ? 1 / dioptres : null });
     return { rig, ...inFocus(situationOf(rig)) };
   };
-  let dioptres = power / engravedM;
+  const isMet = (off: number): boolean => Math.abs(off) * distanceM < MET_SHARE;
+  const offOf = ({ subjectM }: { subjectM: number | null }) => 1 / distanceM - dioptresOf(subjectM);
+  // As it is set already, where that is right: some lenses show a distance at two turns of the ring.
+  const asSet = dioptresOf(unfocused.settings.focusM);
+  let dioptres = isMet(offOf(focused(asSet))) ? asSet : power / engravedM;
   let found = focused(dioptres);
   // What a tube adds is nearly the same in dioptres wherever the ring stands: a secant meets the distance in a few turns.
   let slope = power;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
-    const off = 1 / distanceM - dioptresOf(found.subjectM);
+    const off = offOf(found);
     const next = clamp(dioptres + slope * off, 0, 1 / unfocused.lens.closestFocusM);
-    if (Math.abs(off) * distanceM < MET_SHARE || next === dioptres) break;
+    if (isMet(off) || next === dioptres) break;
     const after = focused(next);
     const gained = dioptresOf(after.subjectM) - dioptresOf(found.subjectM);
     if (gained !== 0) slope = (next - dioptres) / gained;
     [dioptres, found] = [next, after];
   }
-  const offAt = (d: number): number => dioptresOf(focused(d).subjectM) - 1 / distanceM;
-  const isMet = (off: number): boolean => Math.abs(off) * distanceM < MET_SHARE;
-  // Lenses that change their focal length much show some distances at two turns of the ring: then all of it is looked over.
-  if (!isMet(dioptresOf(found.subjectM) - 1 / distanceM)) {
+  // Where that leads nowhere, as with lenses whose focal length changes much, all of the ring is looked over.
+  if (!isMet(offOf(found))) {
+    const offAt = (d: number): number => offOf(focused(d));
     const elsewhere = lookedOver(offAt, isMet, 1 / unfocused.lens.closestFocusM);
     if (elsewhere !== null) found = focused(elsewhere);
   }
