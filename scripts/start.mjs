@@ -2,14 +2,12 @@
  * npm start: the program for daily use, without the demo. It always stands at the same address, for a browser
  * keeps what one puts in by address.
  */
-import { hostFrom, hostInUrl, namesFrom, portFrom } from './lib/address.mjs';
+import { addressFrom, hostInUrl } from './lib/address.mjs';
 import { readyBuild, readyPackages } from './lib/ready.mjs';
 import { isFree, serveUntilStopped, started } from './lib/serve.mjs';
 
 await started(async () => {
-  const { HALO_HOSTS, HOST, PORT } = process.env;
-  const [host, port] = [hostFrom(HOST), portFrom(PORT, 4270)];
-  namesFrom(HALO_HOSTS);
+  const { host, port } = addressFrom(process.env, 4270);
   if (!(await isFree(port, host))) {
     console.error(
       `Port ${port} is taken at ${host}, perhaps by the program itself: look at http://${hostInUrl(host)}:${port}. At another port (PORT=...) it would show another kit, for the browser keeps it by address.`,
@@ -18,5 +16,5 @@ await started(async () => {
   }
   await readyPackages();
   await readyBuild();
-  await serveUntilStopped({ port });
+  await serveUntilStopped({ host, port });
 });

@@ -11,6 +11,7 @@ import {
   type RayLens,
 } from '../../src/core/bench-camera';
 import {
+  haloSampleOf,
   lensExample,
   lensOf,
   type Lens,
@@ -220,22 +221,14 @@ function tryPublished(asked: Asked, facts: Facts): void {
   const by = (sample: HaloSample) => lensWith(rig, focalMm, [sample]);
   const published = truthAt(rig.lens, CLOSED, diagonalMm(rig.sensor) / 2).half;
   if (published === null) return;
-  const sample: HaloSample = {
+  const sample = haloSampleOf({
     id: facts.id,
     focalMm,
     fNumber: CLOSED,
-    focusM: null,
-    note: '',
     front: { edgeRadiusMm: published, softnessMm: published * 0.1 },
-    apertures: 'every',
-    meaning: 'half light',
-    rear: null,
-    exitPupilMm: null,
-    centreXMm: 0,
-    centreYMm: 0,
     edgeSigmaMm: 0.5,
     evidence: { kind: 'published', date: '', frames: 0, source: 'half light at f/8' },
-  };
+  });
   note('published half light at f/8', casesOf(asked, by(sample)));
   const m = random.between(0.1, 0.3);
   const close = { focusM: (focalMm * (2 + m + 1 / m)) / 1000, extensionMm: m * focalMm };

@@ -1,5 +1,7 @@
 /** Traced lenses, summed up: do intervals hold, does what is said come. */
 
+import { medianOf } from '../../src/core/maths';
+
 /** One forecast against the rays. */
 export interface Case {
   held: boolean;
@@ -23,8 +25,6 @@ export interface Seen {
 
 const shareOf = <T>(cases: readonly T[], of: (c: T) => boolean) =>
   cases.filter(of).length / Math.max(1, cases.length);
-const medianOf = (values: readonly number[]) =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 function ownOf(owns: readonly Own[], isOne: boolean) {
   const some = owns.filter(({ frames }) => (frames === 1) === isOne);
@@ -43,7 +43,7 @@ function scenarioOf([name, cases]: readonly [string, readonly Case[]]) {
     name,
     cases: cases.length,
     held: shareOf(cases, (c) => c.held),
-    medianMm: misses[Math.floor(misses.length / 2)],
+    medianMm: medianOf(misses),
     q90Mm: misses[Math.floor(misses.length * 0.9)],
     calmCases: calm.length,
     calmBad: shareOf(calm, (c) => c.bad),

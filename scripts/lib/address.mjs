@@ -49,3 +49,9 @@ export function namesFrom(told) {
       );
     });
 }
+
+/** Where to serve, as an environment tells; `port` where it tells none. All of it is checked, HALO_HOSTS too. */
+export function addressFrom({ HOST, PORT, HALO_HOSTS }, port) {
+  namesFrom(HALO_HOSTS);
+  return { host: hostFrom(HOST), port: portFrom(PORT, port) };
+}

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { createServer, isIP } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
-import { AddressProblem, hostFrom, hostInUrl, LOOPBACK, namesFrom, portFrom } from './address.mjs';
+import { AddressProblem, hostInUrl, LOOPBACK, namesFrom } from './address.mjs';
 
 /** Whether a port is free at one of this machine's addresses; another machine's is a problem of who told it. */
 export const isFree = (port, host = LOOPBACK) =>
@@ -105,14 +105,9 @@ export async function started(work) {
   }
 }
 
-/** Serves until Ctrl-C, at the port told or else at `port`. */
-export async function serveUntilStopped({ port = 4280, ...options }) {
-  const { HOST, PORT } = process.env;
-  const server = await serve({
-    port: portFrom(PORT, port),
-    host: hostFrom(HOST),
-    ...options,
-  });
+/** Serves until Ctrl-C. */
+export async function serveUntilStopped(options) {
+  const server = await serve(options);
   console.log(`\n  Wandering Halo: ${server.url}`);
   for (const url of server.urls) console.log(`  on this network: ${url}`);
   console.log('\n  Ctrl-C stops it.\n');

@@ -1,8 +1,8 @@
 /**
  * The corners of native lenses, from the Lensfun database as Debian packages it (liblensfun-data-v1, data under
  * CC BY-SA 3.0): 36x24 lenses calibrated on 36x24 and 17.3x13 lenses on 17.3x13, far away. Of formats between, lenses
- * for a larger one are calibrated on smaller sensors too, and which those are is not told. Read where it is installed; of its data nothing
- * is kept here, only what is fitted to it.
+ * for a larger one are calibrated on smaller sensors too, and which those are is not told. Read where it is installed; of
+ * its data nothing is kept here, only what is fitted to it.
  */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';

@@ -3,6 +3,7 @@ import {
   bodyOf,
   type Body,
   DEFAULT_JUDGEMENT,
+  haloSampleOf,
   lensOf,
   type Lens,
   mountOf,
@@ -43,22 +44,15 @@ export const plainLens = (more: Partial<Lens> = {}): Lens =>
     tStop: 2,
     electronics: { focus: true, aperture: true, metadata: true, stabiliser: true },
     halo: [
-      {
+      haloSampleOf({
         id: 's',
         focalMm: 50,
         fNumber: 2,
-        apertures: 'every',
-        focusM: null,
         front: { edgeRadiusMm: 30, softnessMm: 3 },
-        meaning: 'half light',
-        rear: null,
         exitPupilMm: 10_000,
-        centreXMm: 0,
-        centreYMm: 0,
         edgeSigmaMm: 0.1,
         evidence: { kind: 'measured', date: '2026-05-12', frames: 2, source: '' },
-        note: '',
-      },
+      }),
     ],
     ...more,
   });

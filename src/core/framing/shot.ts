@@ -88,9 +88,12 @@ function sharpAt(unfocused: Rig, distanceM: number): Sharp {
   const isMet = (off: number): boolean => Math.abs(off) * distanceM < MET_SHARE;
   const offOf = ({ subjectM }: { subjectM: number | null }) => 1 / distanceM - dioptresOf(subjectM);
   // As it is set already, where that is right: some lenses show a distance at two turns of the ring.
-  const asSet = dioptresOf(unfocused.settings.focusM);
-  let dioptres = isMet(offOf(focused(asSet))) ? asSet : power / engravedM;
+  let dioptres = dioptresOf(unfocused.settings.focusM);
   let found = focused(dioptres);
+  if (!isMet(offOf(found))) {
+    dioptres = power / engravedM;
+    found = focused(dioptres);
+  }
   // What a tube adds is nearly the same in dioptres wherever the ring stands: a secant meets the distance in a few turns.
   let slope = power;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {

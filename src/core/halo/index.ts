@@ -36,11 +36,4 @@ export {
   transmissionAt,
 } from './rims';
 export { shownOf, towardEdge } from './shown';
-export {
-  type BeyondOwnCorner,
-  type EdgeSpread,
-  edgeSpread,
-  type HaloUnsure,
-  swayed,
-  swayedRadiusMm,
-} from './unsure';
+export { edgeSpread, type HaloUnsure, swayed, swayedRadiusMm } from './unsure';

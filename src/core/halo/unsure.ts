@@ -35,38 +35,42 @@ export interface HaloUnsure {
 /** No rim is let shrink below this, mm. */
 const LEAST_EDGE_MM = 0.05;
 
+/** A place beyond the own corner, stretched away from it so many times, mm. */
+const stretched = (mm: number, fromMm: number, times: number): number =>
+  fromMm + times * (mm - fromMm);
+
+/** How many times what lies beyond the own corner is stretched, for whoever asks about a radius. */
+const stretchAt = ({ beyond }: HaloUnsure, radiusMm: number, z: number): number =>
+  beyond && radiusMm > beyond.fromMm ? Math.exp(z * beyond.sigma) : 1;
+
 /**
  * The rims as they stand if the edge is `z` standard deviations farther out and every softness times `soft`, for whoever
  * asks about a place so far from the halo's centre: inside its own corner nothing is stretched.
  */
 export function swayed(
   rims: readonly Rim[],
-  { edgeSigmaMm, beyond }: HaloUnsure,
+  unsure: HaloUnsure,
   radiusMm: number,
   z: number,
   soft = 1,
 ): Rim[] {
+  const { edgeSigmaMm, beyond } = unsure;
   const fromMm = beyond?.fromMm ?? 0;
-  const stretch = beyond && radiusMm > fromMm ? Math.exp(z * beyond.sigma) : 1;
+  const stretch = stretchAt(unsure, radiusMm, z);
   return rims.map(({ side, edgeRadiusMm, softnessMm }, i): Rim => {
     const times = i < (beyond?.rims ?? 0) ? stretch : 1;
-    const stretched = times === 1 ? edgeRadiusMm : fromMm + times * (edgeRadiusMm - fromMm);
-    const edge = Math.max(LEAST_EDGE_MM, stretched + z * edgeSigmaMm);
+    const moved = times === 1 ? edgeRadiusMm : stretched(edgeRadiusMm, fromMm, times);
+    const edge = Math.max(LEAST_EDGE_MM, moved + z * edgeSigmaMm);
     return { side, edgeRadiusMm: edge, softnessMm: Math.min(edge, softnessMm * times * soft) };
   });
 }
 
 /** Where what is expected at a radius lies if the edge is `z` standard deviations farther out, mm. */
-export function swayedRadiusMm(
-  radiusMm: number,
-  { edgeSigmaMm, beyond }: HaloUnsure,
-  z: number,
-): number {
-  const stretched =
-    beyond && radiusMm > beyond.fromMm
-      ? beyond.fromMm + (radiusMm - beyond.fromMm) * Math.exp(z * beyond.sigma)
-      : radiusMm;
-  return Math.max(0, stretched + z * edgeSigmaMm);
+export function swayedRadiusMm(radiusMm: number, unsure: HaloUnsure, z: number): number {
+  const { edgeSigmaMm, beyond } = unsure;
+  const times = stretchAt(unsure, radiusMm, z);
+  const moved = times === 1 ? radiusMm : stretched(radiusMm, beyond?.fromMm ?? 0, times);
+  return Math.max(0, moved + z * edgeSigmaMm);
 }
 
 /** How well the edge is known: one standard deviation inward and outward, mm. */

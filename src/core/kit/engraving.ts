@@ -52,8 +52,8 @@ const LONGEST_MM = 5000;
 const SLOWEST = 64;
 const FASTEST = 0.5;
 const MM_PER_INCH = 25.4;
-/** A length without "mm" is told in whole or half steps. */
-const LENGTH_DIGITS = 10;
+/** Lengths told in another unit are taken to a tenth of a millimetre. */
+const PARTS_OF_MM = 10;
 
 /** Filter threads, mm, and widths of film, mm: they stand on barrels too. Standards and common practice. */
 const FILTERS = [
@@ -68,10 +68,16 @@ const FOR_FILM = /^\s*(?:lens|film|cine|movie|camera|gauge|format|projector|proj
 const AFTER_FILM = /(?:\bfor|\bsuper|\bregular|\bstandard|\bdouble)\s*-?\s*$/iu;
 const AFTER_SERIAL = /(?:\bno|\bnr|\bs\/?n|\bserial|№|#)\.?\s*$/iu;
 
+/** mm in what a figure is told in. */
+function unitMm(suffix: string): number {
+  if (/^cm$/iu.test(suffix)) return 10;
+  return /^("|in|inch|inches)$/iu.test(suffix) ? MM_PER_INCH : 1;
+}
+
 function roleOf(prefix: string, suffix: string, before: string): Role {
   if (/^[⌀Øø∅φ]/u.test(prefix) || AFTER_SERIAL.test(before)) return 'other';
   if (/^mm$/iu.test(suffix) || prefix.includes('=')) return 'focal';
-  if (/^(cm|"|in|inch|inches)$/iu.test(suffix)) return 'length';
+  if (unitMm(suffix) !== 1) return 'length';
   if (/^(m|x|×)$/iu.test(suffix)) return 'other';
   // Letters grown onto a speed are the maker's: "f/2.8D".
   if (/:\s*$/u.test(prefix) && prefix.includes('1')) return 'speed';
@@ -80,12 +86,6 @@ function roleOf(prefix: string, suffix: string, before: string): Role {
   if (suffix !== '') return 'other';
   // A figure grown onto a word belongs to the lens's name: "XZ35", "Name-12".
   return /\p{L}-?$/u.test(before) ? 'other' : 'plain';
-}
-
-/** mm in what a figure is told in. */
-function unitMm(suffix: string): number {
-  if (/^cm$/iu.test(suffix)) return 10;
-  return /^("|in|inch|inches)$/iu.test(suffix) ? MM_PER_INCH : 1;
 }
 
 /** No barrel has room for more; what is longer is not read to its end. */
@@ -121,9 +121,7 @@ function tokensOf(text: string): Token[] {
     const after = clean.slice(match.index + match[0].length);
     const unit = unitMm(suffix.trim());
     const mm = (figure: string) =>
-      unit === 1
-        ? Number(figure)
-        : Math.round(Number(figure) * unit * LENGTH_DIGITS) / LENGTH_DIGITS;
+      unit === 1 ? Number(figure) : Math.round(Number(figure) * unit * PARTS_OF_MM) / PARTS_OF_MM;
     const figures = [mm(low), mm(high ?? low)];
     return {
       role: roleOf(prefix, suffix.trim(), before),
@@ -142,6 +140,7 @@ function tokensOf(text: string): Token[] {
 
 const canBeFocal = ({ low, high }: Token): boolean => low >= 1 && high <= LONGEST_MM;
 const canBeSpeed = ({ low, high }: Token): boolean => low >= FASTEST && high <= SLOWEST;
+const isPlain = ({ role }: Token): boolean => role === 'plain';
 const isSpeed = ({ role }: Token): boolean => role === 'speed' || role === 'T-stop';
 /** Whether a figure without a word looks like a speed: a fraction, or one that is engraved whole. */
 const looksFast = (token: Token): boolean =>
@@ -169,7 +168,7 @@ const SHORTEST_PLAIN_MM = 4;
 function paired(a: Token, b: Token): Found | null {
   const speed = [a, b].find(isSpeed) ?? (a.low > b.high ? b : a);
   const focal = speed === a ? b : a;
-  if (isSpeed(focal) || (speed.role !== 'plain' && !isSpeed(speed))) return null;
+  if (isSpeed(focal) || !(isPlain(speed) || isSpeed(speed))) return null;
   const isPair = focal.low > speed.high && focal.low >= SHORTEST_PLAIN_MM && canBeFocal(focal);
   return isPair && (isSpeed(speed) ? canBeSpeed(speed) : looksFast(speed))
     ? { focal, speed }
@@ -186,8 +185,7 @@ const neighbours = (
     return b && isWanted(a) ? (paired(a, b) ?? []) : [];
   });
 
-const isPlain = ({ role }: Token): boolean => role === 'plain';
-
+/** Figures of a kind that stand right before or after one. */
 const beside = (tokens: readonly Token[], token: Token, of: (t: Token) => boolean): Token[] => {
   const i = tokens.indexOf(token);
   return [tokens[i - 1], tokens[i + 1]].flatMap((t) => (t && of(t) ? [t] : []));
@@ -196,19 +194,19 @@ const beside = (tokens: readonly Token[], token: Token, of: (t: Token) => boolea
 /** What may be the focal length of a lens whose speed is told, the likeliest kind of figure alone. */
 function focalsFor(tokens: readonly Token[], speed: Token | undefined): Token[] {
   const isPlainFocal = (t: Token) =>
-    t.role === 'plain' && canBeFocal(t) && !t.isFilm && t.low > (speed?.high ?? 0);
+    isPlain(t) && canBeFocal(t) && !t.isFilm && t.low > (speed?.high ?? 0);
   const plain = speed ? beside(tokens, speed, isPlainFocal) : [];
   const inPairs = speed ? [] : neighbours(tokens.filter(isPlain));
   const told = tokens.filter((t) => t.role === 'focal' && canBeFocal(t));
   const lengths = tokens.filter((t) => t.role === 'length' && canBeFocal(t));
   const isOther = (t: Token) =>
-    told.length > 1 || plain.length + inPairs.length + lengths.length > 0 ? isFilter(t) : false;
+    isFilter(t) && (told.length > 1 || plain.length + inPairs.length + lengths.length > 0);
   const sure = told.filter((t) => !t.isFilm && !isOther(t));
   const nearby = speed ? lengths.filter((t) => beside(tokens, t, isSpeed).length > 0) : [];
   const far = speed ? tokens.filter(isPlainFocal) : [];
   const kinds = [sure, nearby, plain, inPairs.length > 0 ? [] : lengths, far.slice(0, 1)];
-  const found = kinds.find((kind) => kind.length > 0);
-  return found ?? (inPairs.length > 0 ? [] : told);
+  const likeliest = kinds.find((kind) => kind.length > 0);
+  return likeliest ?? (inPairs.length > 0 ? [] : told);
 }
 
 const isSame = (a: Found, b: Found): boolean =>
@@ -226,7 +224,7 @@ function found(tokens: readonly Token[]): Found[] {
   const focals = focalsFor(tokens, speed);
   if (focals.length > 0) {
     return focals.map((focal) => {
-      const isFaster = (t: Token) => t.role === 'plain' && looksFast(t) && t.high < focal.low;
+      const isFaster = (t: Token) => isPlain(t) && looksFast(t) && t.high < focal.low;
       const [near] = beside(tokens, focal, isFaster);
       return { focal, speed: speed ?? near ?? tokens.find(isFaster) };
     });

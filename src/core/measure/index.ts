@@ -8,4 +8,5 @@ export { type Figure, type FrameMeasure, measureGrid, refusedWith } from './meas
 export { METHOD_VERSION } from './method';
 export { type Shot, shotFor, shotList } from './shotList';
 export { entryFigures } from './toEntry';
+export { isToneAssumed, withToneDoubt } from './toneDoubt';
 export { type SampleFacts, type SampleFrame, samplesOf } from './toSample';

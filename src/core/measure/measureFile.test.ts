@@ -58,18 +58,13 @@ describe('a picture with a contrast curve that it does not speak of', () => {
     const [first] = frames;
     const options = { sensor: first!.rig.sensor, fNumber: first!.fNumber };
     const bytes = await png(first!.image);
-    const widths = await Promise.all(
-      (['linear', 'srgb'] as const).map(async (kind) => {
-        const read = await measureFile(
-          bytes,
-          'f.png',
-          { ...options, tone: { kind } },
-          decodePicture,
-        );
-        if (!read.ok) throw new Error(read.problems[0]?.sentence);
-        return read.value.measure.warnings.includes('toneAssumed');
-      }),
+    const read = await measureFile(
+      bytes,
+      'f.png',
+      { ...options, tone: { kind: 'linear' } },
+      decodePicture,
     );
-    expect(widths[0]).toBe(false);
+    if (!read.ok) throw new Error(read.problems[0]?.sentence);
+    expect(read.value.measure.warnings).not.toContain('toneAssumed');
   });
 });

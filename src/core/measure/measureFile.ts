@@ -12,7 +12,7 @@ import {
 import { measureFrame, type FrameEvidence } from './measureFrame';
 import { type Figure, type FrameMeasure } from './measureGrid';
 import type { Tone } from './light';
-import { toneDoubtMm } from './toneDoubt';
+import { isToneAssumed, withToneDoubt } from './toneDoubt';
 
 export interface FileOptions {
   sensor: FrameSize;
@@ -44,9 +44,6 @@ export interface FileMeasure {
 const EVEN = 0.35;
 const SURELY_LINEAR = 0.22;
 const SURELY_SRGB = 0.7;
-
-/** A tone that makes the interval so many times as wide as it was decides it. */
-const TONE_DECIDES = 1;
 
 interface TonedMeasure {
   measure: FrameMeasure;
@@ -95,31 +92,6 @@ function underEither(image: PixelImage, options: Omit<FileOptions, 'tone'>): Ton
   };
 }
 
-/**
- * Pictures of cameras say sRGB and mostly carry a contrast curve on top of it, which they do not say: the interval holds
- * what that would do. It is said where nothing at all was told, and where the tone is most of what is not known.
- */
-function underUsualTone(measured: TonedMeasure, isTold: boolean): TonedMeasure {
-  const { measure } = measured;
-  const half = measure.halfLightRadiusMm;
-  if (measure.status === 'refused') return measured;
-  const by = toneDoubtMm(measure.rims);
-  const outgrows =
-    half !== null && by > TONE_DECIDES * Math.min(half.high - half.value, half.value - half.low);
-  return {
-    ...measured,
-    measure: {
-      ...measure,
-      halfLightRadiusMm: half && {
-        value: half.value,
-        low: Math.max(0, half.value - Math.hypot(half.value - half.low, by)),
-        high: half.value + Math.hypot(half.high - half.value, by),
-      },
-      warnings: isTold && !outgrows ? measure.warnings : [...measure.warnings, 'toneAssumed'],
-    },
-  };
-}
-
 function toned(
   { image, toldTone, simulated }: DecodedFrame,
   { tone, ...options }: FileOptions,
@@ -128,9 +100,9 @@ function toned(
     return underEither(image, options);
   const chosen: Tone = tone === 'auto' ? { kind: toldTone ?? 'srgb' } : tone;
   const measured = { ...measureFrame(image, { ...options, tone: chosen }), tone: chosen };
-  // The simulated camera has no contrast curve; a curve told or light as it is leaves nothing to assume.
-  if (simulated || chosen.kind !== 'srgb') return measured;
-  return underUsualTone(measured, tone !== 'auto' || toldTone !== null);
+  if (!isToneAssumed(chosen.kind, simulated)) return measured;
+  const isTold = tone !== 'auto' || toldTone !== null;
+  return { ...measured, measure: withToneDoubt(measured.measure, isTold) };
 }
 
 /** Reads and measures one file. */

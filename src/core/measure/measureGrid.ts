@@ -85,12 +85,6 @@ function unseenArc({ centre, halfLightMm }: HaloFit, sensor: FrameSize): number 
 const ONE_SIDED_DEGREES = 190;
 const ONE_SIDED_SHARE = 0.04;
 
-/** The same of a frame too wide open to tell its falloff. */
-function openFigure(half: Figure, fit: HaloFit, frame: FrameLight): Figure {
-  const { low, high } = openInterval(fit, frame, half);
-  return { value: half.value, low, high: high ?? half.high };
-}
-
 /** Half light of a fit, with its interval, if the frame can tell; null otherwise. */
 function halfLightFrom(
   fit: HaloFit,
@@ -109,6 +103,12 @@ function halfLightFrom(
     low: Math.min(fit.halfLightMm, Math.max(low, boundMm - 0.05)),
     high,
   };
+}
+
+/** The same figure of a frame too wide open to tell its falloff. */
+function openFigure(half: Figure, fit: HaloFit, frame: FrameLight): Figure {
+  const { low, high } = openInterval(fit, frame, half);
+  return { value: half.value, low, high: high ?? half.high };
 }
 
 function edgeWarnings(half: Figure | null, oneSided: boolean): FrameWarning[] {

@@ -1,6 +1,7 @@
 /** Accepted frames into the log and to the lens: one step, and nothing there is overwritten. */
 import { newId } from '@/core/kit';
 import { behindWords, isEdgeUnseen, type HaloSample, type Measurement } from '@/core/kit/records';
+import { isToneAssumed } from '@/core/measure';
 import { db } from '@/store/database/instance';
 import { commit, edited, type Write } from '@/store/changes/journal';
 import { entryOf, isLogged, ofSameSetting, type Frame } from './frames';
@@ -21,18 +22,20 @@ async function keepGrids(pairs: readonly (readonly [Frame, Measurement])[]): Pro
   if (over > 0) await db.grids.bulkDelete(await db.grids.orderBy('at').limit(over).primaryKeys());
 }
 
+const framesWords = (frames: number): string => (frames === 1 ? 'one frame' : `${frames} frames`);
+
 /** Where a sample comes from. */
 function sourceWords(frames: number, { body, mode, parts }: Session): string {
-  const taken = frames === 1 ? 'one frame' : `${frames} frames`;
-  return `${taken} on ${body.name}, ${mode.name}${behindWords(parts)}`.slice(0, 400);
+  return `${framesWords(frames)} on ${body.name}, ${mode.name}${behindWords(parts)}`.slice(0, 400);
 }
+
+const IN_THE_LOG = 'It is in the log.';
 
 /** What the lens knows now that it did not before. */
 function learntWords(name: string, samples: readonly HaloSample[]): string {
   const [sample] = samples;
-  if (!sample) return 'It is in the log.';
-  const { frames } = sample.evidence;
-  const from = frames === 1 ? 'one frame' : `${frames} frames`;
+  if (!sample) return IN_THE_LOG;
+  const from = framesWords(sample.evidence.frames);
   if (isEdgeUnseen(sample))
     return `${name} has its falloff from ${from}; no edge was seen, so where it lies is an estimate.`;
   return samples.length === 1
@@ -65,18 +68,18 @@ export async function keepFrames(
   });
   const writes: Write[] = [];
   let samples: readonly HaloSample[] = [];
-  let learnt = 'It is in the log.';
+  let learnt = IN_THE_LOG;
   const { lens } = session;
   const [first] = pairs;
   if (toLens && first) {
     const { focalMm, focusM, takenAt } = first[1];
     const shots = together.flatMap((f) => {
-      const grid = f.answer?.grid;
       const entry = entryOf(f, session, now);
-      if (!grid || !entry) return [];
+      if (!f.answer?.grid || !entry) return [];
+      const { grid, tone, simulated } = f.answer;
       const unseenToMm = entry.status === 'bound' ? entry.lowerBoundMm : null;
-      const isToneAssumed = f.answer?.tone === 'srgb' && !f.answer.simulated;
-      return [{ grid, fNumber: entry.fNumber, unseenToMm, isToneAssumed }];
+      const isAssumed = isToneAssumed(tone, simulated);
+      return [{ grid, fNumber: entry.fNumber, unseenToMm, isToneAssumed: isAssumed }];
     });
     samples = await frames.ask((door) =>
       door.samples(shots, {

@@ -1,5 +1,12 @@
 /** The lists within a lens: what is known of its halo, and what its owner knows of it. */
-import { haloSampleSchema, rimSchema, knowledgeSchema, nothingKnown, lensSchema } from '../records';
+import {
+  haloSampleOf,
+  haloSampleSchema,
+  rimSchema,
+  knowledgeSchema,
+  nothingKnown,
+  lensSchema,
+} from '../records';
 import { fieldsOf } from './fieldsOf';
 import type { NumberField } from './fieldTypes';
 import type { Unit } from './quantity';
@@ -25,22 +32,14 @@ export const rimFields = (
 export const SAMPLES = lens.list('halo', 'Halo samples', {
   one: 'sample',
   summary: 'focalMm',
-  fresh: {
+  fresh: haloSampleOf({
     id: '',
     focalMm: 50,
     fNumber: 8,
-    apertures: 'every',
-    focusM: null,
     front: { edgeRadiusMm: 21.6, softnessMm: 1 },
-    meaning: 'half light',
-    rear: null,
-    exitPupilMm: null,
-    centreXMm: 0,
-    centreYMm: 0,
     edgeSigmaMm: 0.5,
     evidence: { kind: 'published', date: '', frames: 0, source: '' },
-    note: '',
-  },
+  }),
   fields: [
     sample.number('focalMm', 'Focal length', 'mm'),
     sample.number('fNumber', 'f-number'),

@@ -1,7 +1,6 @@
 /** How likely a place of the frame is too dark, or hard, given how unsure the halo is. */
 import { worstCornerRadius, type Travel } from '../../frame';
 import {
-  type BeyondOwnCorner,
   type HaloUnsure,
   HARD_TRANSMISSION,
   lightAt,
@@ -12,7 +11,7 @@ import {
   type Halo,
   type Rim,
 } from '../../halo';
-import { HERMITE_3, normalShare } from '../../maths';
+import { clamp, HERMITE_3, normalShare } from '../../maths';
 import type { FrameSize } from '../../optics';
 import { type Chance, chanceOver, REACH_SIGMAS } from './spread';
 
@@ -127,26 +126,27 @@ const BEYOND_SHARE = 0.05;
 const BEYOND = { known: 1, unknown: 1.05, far: 1.5, farthest: 1.75 } as const;
 
 /** How far `at` lies from one place to another, 0..1. */
-const share = (at: number, from: number, to: number): number =>
-  Math.min(1, Math.max(0, (at - from) / (to - from)));
+const wayFrom = (at: number, from: number, to: number): number =>
+  clamp((at - from) / (to - from), 0, 1);
 
-/** A risk at a place beyond the own corner of a lens nobody measured, held as unsure as that is. */
+/** A risk, held as unsure as it is where its place lies beyond the own corner of a lens nobody measured. */
 function heldBeyond(
   risk: number,
-  { fromMm, rims: own }: BeyondOwnCorner,
   halo: Halo,
   cornerMm: number,
   leastLight: number,
   unsure: HaloUnsure,
 ): number {
-  const out = cornerMm / fromMm;
+  const { beyond } = unsure;
+  if (!beyond || cornerMm <= beyond.fromMm) return risk;
+  const out = cornerMm / beyond.fromMm;
   const { known, unknown, far, farthest } = BEYOND;
-  const least = BEYOND_SHARE * share(out, known, unknown);
-  const most = 1 - BEYOND_SHARE * (1 - share(out, far, farthest));
+  const least = BEYOND_SHARE * wayFrom(out, known, unknown);
+  const most = 1 - BEYOND_SHARE * (1 - wayFrom(out, far, farthest));
   if (risk <= most) return Math.max(least, risk);
   // What is dark at its own corner is darker beyond; and other rims than the lens's may end the halo before.
-  const atOwnCorner = chanceOfDark(halo, fromMm, leastLight, unsure);
-  const ofOthers = { ...halo, rims: halo.rims.slice(own) };
+  const atOwnCorner = chanceOfDark(halo, beyond.fromMm, leastLight, unsure);
+  const ofOthers = { ...halo, rims: halo.rims.slice(beyond.rims) };
   const byOthers = chanceOfDark(ofOthers, cornerMm, leastLight, { ...unsure, beyond: null });
   return Math.min(risk, Math.max(most, atOwnCorner, byOthers));
 }
@@ -164,11 +164,7 @@ export function riskOf(
 ): number {
   const cornerMm = worstCornerRadius(frame, halo.centre, travel);
   const leastLight = 2 ** -limitStops;
-  const { beyond } = unsure;
   const told = chanceOfDark(halo, cornerMm, leastLight, unsure);
-  const risk =
-    beyond && cornerMm > beyond.fromMm
-      ? heldBeyond(told, beyond, halo, cornerMm, leastLight, unsure)
-      : told;
-  return Math.min(1 - unsure.unlikeShare, Math.max(unsure.unlikeShare, risk));
+  const risk = heldBeyond(told, halo, cornerMm, leastLight, unsure);
+  return clamp(risk, unsure.unlikeShare, 1 - unsure.unlikeShare);
 }

@@ -1,5 +1,5 @@
 /** A chance summed over one figure that is spread about what is expected. */
-import { longTailedShare, normalShare } from '../../maths';
+import { clamp, longTailedShare, normalShare } from '../../maths';
 import type { HaloUnsure } from '../../halo';
 
 /** How likely a place is too dark where the rims let so much through, 0..1. */
@@ -43,7 +43,7 @@ export function chanceOver(
   chance: Chance,
   { errors, cells: wanted = FEWEST_CELLS }: Spread,
 ): number {
-  const cells = Math.min(MOST_CELLS, Math.max(FEWEST_CELLS, Math.ceil(wanted)));
+  const cells = clamp(Math.ceil(wanted), FEWEST_CELLS, MOST_CELLS);
   const below = SHARES_BELOW[errors][cells] ?? [];
   const step = (2 * REACH_SIGMAS) / cells;
   /** Share of the figure between two of the finer places. */
