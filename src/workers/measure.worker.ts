@@ -15,11 +15,13 @@ import {
   type FrameView,
   measureFile,
   type FileOptions,
+  isToneAssumed,
   measureGrid,
   type FrameMeasure,
   samplesOf,
   type SampleFacts,
   type SampleFrame,
+  withToneDoubt,
 } from '@/core/measure';
 import { type LightGrid, type Tone, toneFromFrames } from '@/core/measure/light';
 import { decodePicture } from './decodePicture';
@@ -101,9 +103,10 @@ const measureDoor = {
     const tone = toneFromFrames(a, b, stepStops);
     return tone.ok ? tone.value : { sentence: problemText(tone.problems) };
   },
-  /** The light of an old frame measured by the method of today. */
-  again(grid: LightGrid, fNumber: number): FrameMeasure {
-    return measureGrid(grid, { fNumber }).measure;
+  /** The light of an old frame measured by the method of today; the log does not tell which camera was simulated. */
+  again(grid: LightGrid, fNumber: number, tone: Tone['kind']): FrameMeasure {
+    const { measure } = measureGrid(grid, { fNumber });
+    return isToneAssumed(tone, false) ? withToneDoubt(measure, true) : measure;
   },
 };
 

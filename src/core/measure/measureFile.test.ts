@@ -7,7 +7,8 @@ import { expose, trueRadii } from '../bench-camera';
 import { randomOf } from '../maths';
 import type { PixelImage } from './file';
 import { measureFile } from './measureFile';
-import { toneDoubtMm } from './toneDoubt';
+import { measureGrid } from './measureGrid';
+import { toneDoubtMm, withToneDoubt } from './toneDoubt';
 
 const png = ({ widthPx, heightPx, data }: PixelImage) =>
   sharp(data as Uint8Array, { raw: { width: widthPx, height: heightPx, channels: 1 } })
@@ -52,6 +53,22 @@ describe('a picture with a contrast curve that it does not speak of', () => {
     expect(asked).toBeGreaterThanOrEqual(12);
     expect(held / asked).toBeGreaterThanOrEqual(0.85);
     expect(narrower).toBeLessThan(held);
+  });
+
+  it('says the same when its kept light is measured anew', async () => {
+    const { rig, fNumber, image } = frames[1]!;
+    const read = await measureFile(
+      await png(image),
+      'frame.png',
+      { sensor: rig.sensor, tone: { kind: 'srgb' }, fNumber },
+      decodePicture,
+    );
+    if (!read.ok || !read.value.evidence) throw new Error('a good frame was refused');
+    const { measure } = measureGrid(read.value.evidence.grid, { fNumber });
+    const anew = withToneDoubt(measure, true);
+    expect(anew.halfLightRadiusMm).toEqual(read.value.measure.halfLightRadiusMm);
+    // Without the doubt of the tone it would be surer than the first reading.
+    expect(measure.halfLightRadiusMm!.low).toBeGreaterThan(anew.halfLightRadiusMm!.low);
   });
 
   it('in light as it is, nothing is assumed', async () => {

@@ -17,7 +17,7 @@ export async function measureAgain(
   for (const old of entries) {
     const kept = await db.grids.get(old.id);
     if (!kept) continue;
-    const measure = await frames.ask((d) => d.again(kept.grid, old.fNumber));
+    const measure = await frames.ask((d) => d.again(kept.grid, old.fNumber, old.tone));
     const figures = entryFigures(measure);
     if (!figures) continue;
     // An entry of its own: the old figures stay.
