@@ -3,6 +3,7 @@ import { leastScaleUp } from '../rig/judged';
 import { scaleUp, worstCornerRadius, scaledUp } from '../frame';
 import { countedFrom, type FrameSize } from '../optics';
 import { keptIn, peakBetween, windowsAmong, type Known, type Window } from '../maths';
+import { opensInRectangle } from '../rig/train';
 import {
   acceptedAt,
   bestAt,
@@ -109,6 +110,8 @@ const NOWHERE_NEAR_MM = -1e3;
 function marginAt(reach: Reach, wanted: Wanted, frame: FrameSize, spot: Spot): number {
   const { acceptedMm, fNumber, centre } = bestOf(reach, spot, wanted.apertures);
   if (fNumber === 0) return NOWHERE_NEAR_MM;
+  // Ways out of the halo's middle differ: no one radius serves all frames.
+  if (reach.train.parts.some(opensInRectangle)) return bestSpare(reach, wanted, frame, spot.x);
   const off = countedFrom(centre, wanted.middle);
   const margin = acceptedMm - worstCornerRadius(frame, off, wanted.travel);
   if (margin < -NEAR_MM) return margin;

@@ -2,25 +2,26 @@
 import {
   haloProfile,
   haloRadii,
-  HARD_TRANSMISSION,
   type HaloProfile,
+  HARD_TRANSMISSION,
   type HaloRadii,
   darknessStops,
   lightAt,
+  lightAtPlace,
   transmissionAt,
   type Halo,
 } from '../halo';
 import { keptIn, whereFalling } from '../maths';
-import type { FrameSize, Offset } from '../optics';
+import { isOffMiddle, type FrameSize, type Offset } from '../optics';
 import {
   areaShare,
-  cornerRadii,
+  cornerPlaces,
   NO_TRAVEL,
   worstCornerRadius,
   type Travel,
-  cornersOver,
   type PerCorner,
 } from './geometry';
+import { type WorstCorner, worstCornerUnder } from './worstCorner';
 
 /** Best first. */
 export const VERDICT_KINDS = ['Clear', 'Shaded', 'Clipped', 'Keyhole'] as const;
@@ -96,10 +97,10 @@ export function judgeAt(
 }
 
 /** Verdict on the worst corner over the travel. */
-export const judge = (halo: Halo, frame: FrameSize, travel: Travel, limitStops: number): Verdict =>
-  judgeAt(halo, worstCornerRadius(frame, halo.centre, travel), limitStops, () =>
-    keyholeRadiusMm(frame, halo.centre),
-  );
+export function judge(halo: Halo, frame: FrameSize, travel: Travel, limitStops: number): Verdict {
+  const worst = worstCornerUnder(halo, frame, travel);
+  return judgeAt(worst.halo, worst.cornerMm, limitStops, () => keyholeRadiusMm(frame, halo.centre));
+}
 
 /** The least spare light that is returned, stops: below it the corner is black. */
 const FAR_BELOW = -20;
@@ -114,7 +115,8 @@ export function spareStopsAt(
   travel: Travel,
   limitStops: number,
 ): number {
-  const { transmission, light } = lightAt(halo, worstCornerRadius(frame, halo.centre, travel));
+  const worst = worstCornerUnder(halo, frame, travel);
+  const { transmission, light } = lightAt(worst.halo, worst.cornerMm);
   if (light <= 0) return FAR_BELOW;
   const spare = Math.min(
     Math.log2(light) + limitStops,
@@ -131,19 +133,20 @@ export interface Coverage {
   cornerStops: CornerStops;
   /** The darkest of them, stops; null where one gets no light. Over the travel it is the verdict's. */
   atRestStops: number | null;
+  /** Along the way to the worst corner. */
   radiiMm: HaloRadii;
   /** Each radius less the worst corner radius over the travel, mm; negative falls short. */
   marginMm: HaloRadii;
   worstCornerRadiusMm: number;
 }
 
-/** Darkness at some distances from the halo's centre, one for each corner. */
-function stopsAt(halo: Halo, [tl, tr, br, bl]: PerCorner): CornerStops {
-  const stops = (r: number) => darknessStops(lightAt(halo, r).light);
+/** Darkness at the corners of a frame, each so far from the halo's middle. */
+function stopsAt(halo: Halo, [tl, tr, br, bl]: PerCorner<Offset>): CornerStops {
+  const stops = (corner: Offset) => darknessStops(lightAtPlace(halo, corner).light);
   const first = stops(tl);
   // About a centred halo all corners are alike, and asked once.
-  const at = (r: number) => (r === tl ? first : stops(r));
-  return [first, at(tr), at(br), at(bl)];
+  if (!isOffMiddle(halo.centre)) return [first, first, first, first];
+  return [first, stops(tr), stops(br), stops(bl)];
 }
 
 /** The darkest of some corners, stops; null where one gets no light. */
@@ -156,29 +159,30 @@ export const darkestOf = (corners: CornerStops): number | null =>
 
 /** Darkness at each corner of a frame that stands still. */
 export const cornerStopsOf = (halo: Halo, frame: FrameSize): CornerStops =>
-  stopsAt(halo, cornerRadii(frame, halo.centre));
+  stopsAt(halo, cornerPlaces(frame, halo.centre));
 
 /** Corner readings and margins of a halo over a frame. */
 export function coverage(
   halo: Halo,
   frame: FrameSize,
   travel: Travel,
-  profile: HaloProfile = haloProfile(halo),
+  worst: WorstCorner = worstCornerUnder(halo, frame, travel),
+  profile: HaloProfile = haloProfile(worst.halo),
 ): Coverage {
-  const { atRest, worst } = cornersOver(frame, halo.centre, travel);
-  const radiiMm = haloRadii(halo, profile);
-  const cornerStops = stopsAt(halo, atRest);
+  const { cornerMm } = worst;
+  const radiiMm = haloRadii(worst.halo, profile);
+  const cornerStops = cornerStopsOf(halo, frame);
   return {
     cornerStops,
     atRestStops: darkestOf(cornerStops),
     radiiMm,
     marginMm: {
-      clear: radiiMm.clear - worst,
-      half: radiiMm.half - worst,
-      black: radiiMm.black - worst,
-      minus1: radiiMm.minus1 - worst,
-      minus2: radiiMm.minus2 - worst,
+      clear: radiiMm.clear - cornerMm,
+      half: radiiMm.half - cornerMm,
+      black: radiiMm.black - cornerMm,
+      minus1: radiiMm.minus1 - cornerMm,
+      minus2: radiiMm.minus2 - cornerMm,
     },
-    worstCornerRadiusMm: worst,
+    worstCornerRadiusMm: cornerMm,
   };
 }

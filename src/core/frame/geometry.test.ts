@@ -4,7 +4,7 @@ import type { FrameSize, Offset } from '../optics';
 import {
   areaShare,
   concentricCleanFrame,
-  cornerRadii,
+  cornerPlaces,
   freeCleanFrame,
   NO_TRAVEL,
   scaleUp,
@@ -181,7 +181,7 @@ describe('worst corner', () => {
             for (const [sx, sy] of CORNERS) {
               const dx = sx * travel.xMm + travel.discMm * Math.cos(angle);
               const dy = sy * travel.yMm + travel.discMm * Math.sin(angle);
-              found = Math.max(found, ...cornerRadii(frame, { xMm: o.xMm + dx, yMm: o.yMm + dy }));
+              found = Math.max(found, ...cornerPlaces(frame, { xMm: o.xMm + dx, yMm: o.yMm + dy }).map(({xMm,yMm}) => Math.hypot(xMm, yMm)));
             }
           }
           expect(worstCornerRadius(frame, o, travel)).toBeCloseTo(found, 3);

@@ -29,13 +29,15 @@ export const CORNERS = [
   [-1, 1],
 ] as const;
 
-export type PerCorner = [tl: number, tr: number, br: number, bl: number];
+export type PerCorner<T> = [tl: T, tr: T, br: T, bl: T];
 
-/** Distance from the circle's centre to each corner, mm. */
-export function cornerRadii(frame: FrameSize, offset: Offset): PerCorner {
-  const radius = ([sx, sy]: readonly [number, number]) =>
-    Math.hypot((sx * frame.widthMm) / 2 - offset.xMm, (sy * frame.heightMm) / 2 - offset.yMm);
-  return [radius(CORNERS[0]), radius(CORNERS[1]), radius(CORNERS[2]), radius(CORNERS[3])];
+/** Where each corner lies from the circle's centre, mm. */
+export function cornerPlaces({ widthMm, heightMm }: FrameSize, offset: Offset): PerCorner<Offset> {
+  const place = ([sx, sy]: readonly [number, number]): Offset => ({
+    xMm: (sx * widthMm) / 2 - offset.xMm,
+    yMm: (sy * heightMm) / 2 - offset.yMm,
+  });
+  return [place(CORNERS[0]), place(CORNERS[1]), place(CORNERS[2]), place(CORNERS[3])];
 }
 
 /** The farthest any corner gets from the circle's centre over the travel, mm. */
@@ -46,16 +48,6 @@ export function worstCornerRadius(frame: FrameSize, offset: Offset, travel: Trav
   const y = frame.heightMm / 2 + Math.abs(offset.yMm);
   return Math.hypot(x + xMm, y + yMm) + discMm;
 }
-
-/** Distances of the corners from the circle's centre at rest, and the farthest any gets over the travel, mm. */
-export const cornersOver = (
-  frame: FrameSize,
-  offset: Offset,
-  travel: Travel,
-): { atRest: PerCorner; worst: number } => ({
-  atRest: cornerRadii(frame, offset),
-  worst: worstCornerRadius(frame, offset, travel),
-});
 
 /** Area under the arc of radius R about 0 from x1 to x2, both within -R..R; 0 when x2 <= x1. */
 const arcArea = (R: number, x1: number, x2: number): number =>
@@ -114,7 +106,8 @@ export function areaShare(
   return clamp(area / (frame.widthMm * frame.heightMm), 0, 1);
 }
 
-const sized = (aspect: number, halfHeight: number): FrameSize => ({
+/** A frame of an aspect by half its height. */
+export const sized = (aspect: number, halfHeight: number): FrameSize => ({
   widthMm: 2 * aspect * halfHeight,
   heightMm: 2 * halfHeight,
 });
@@ -127,7 +120,7 @@ function halfHeightInCircle(aspect: number, dx: number, dy: number, radiusMm: nu
   return c >= 0 ? 0 : (-b + Math.sqrt(b * b - a * c)) / a;
 }
 
-const tallestInFrame = (frame: FrameSize, aspect: number): number =>
+export const tallestInFrame = (frame: FrameSize, aspect: number): number =>
   Math.min(frame.heightMm, frame.widthMm / aspect) / 2;
 
 /**
@@ -151,13 +144,15 @@ export function concentricCleanFrame(
 /** A frame within another, and where its middle lies from that of the other. */
 export interface PlacedFrame extends FrameSize, Offset {}
 
-/** The same, free to move within the frame: as near to the circle's centre as it can get. */
-export function freeCleanFrame(
+/**
+ * The largest frame of `aspect` within another whose corners are all within something about `offset`, as near to it as
+ * it can get. `within` is asked about a corner so far from there, mm >= 0.
+ */
+export function freeWithin(
   frame: FrameSize,
   offset: Offset,
-  radiusMm: number,
   aspect: number,
-  travel = NO_TRAVEL,
+  within: (xMm: number, yMm: number) => boolean,
 ): PlacedFrame {
   const placed = (halfHeight: number): PlacedFrame => {
     const room = (side: number, half: number) => Math.max(0, side / 2 - half);
@@ -168,18 +163,33 @@ export function freeCleanFrame(
       yMm: clamp(offset.yMm, -y, y),
     };
   };
-  const { reach, tx, ty } = stilled(radiusMm, travel);
-  if (reach <= 0) return placed(0);
   const [dx, dy] = [Math.abs(offset.xMm), Math.abs(offset.yMm)];
   const fits = (h: number) => {
     const ex = Math.max(0, dx - (frame.widthMm / 2 - aspect * h));
     const ey = Math.max(0, dy - (frame.heightMm / 2 - h));
-    return (aspect * h + ex + tx) ** 2 + (h + ey + ty) ** 2 <= reach * reach;
+    return within(aspect * h + ex, h + ey);
   };
   const tallest = tallestInFrame(frame, aspect);
   if (fits(tallest)) return placed(tallest);
   if (!fits(0)) return placed(0);
   return placed(whereBeginning(fits, tallest, 0, 40));
+}
+
+/** The largest clean frame of `aspect` that is free to move within the frame. */
+export function freeCleanFrame(
+  frame: FrameSize,
+  offset: Offset,
+  radiusMm: number,
+  aspect: number,
+  travel = NO_TRAVEL,
+): PlacedFrame {
+  const { reach, tx, ty } = stilled(radiusMm, travel);
+  return freeWithin(
+    frame,
+    offset,
+    aspect,
+    (x, y) => reach > 0 && (x + tx) ** 2 + (y + ty) ** 2 <= reach * reach,
+  );
 }
 
 /** What is left of a frame that is scaled up by so much about its middle. */
@@ -208,7 +218,7 @@ export function scaleUp(
   return p <= most ? Math.max(1, p) : null;
 }
 
-interface CleanFrames {
+export interface CleanFrames {
   /** About the middle of the frame. */
   concentric: FrameSize;
   /** Anywhere within the frame. */

@@ -42,5 +42,7 @@ export {
   recordedFrame,
   type RecordedFrame,
 } from './pipeline';
+export { outlineCoverage, outlineShiftBudget } from './outlined';
 export { type Box, verdictPaths } from './verdictPaths';
-export { flickerStops, shiftBudget, type ShiftBudget } from './wander';
+export { type WorstCorner, worstCornerUnder } from './worstCorner';
+export { flickerStops, type ShiftBudget } from './wander';

@@ -2,11 +2,14 @@
 import {
   darknessStops,
   lightAt,
+  lightAtPlace,
   type Halo,
   HARD_TRANSMISSION,
   radiusAtTransmission,
 } from '../halo';
-import { farthestCornerMm, type FrameSize } from '../optics';
+import type { FrameSize } from '../optics';
+import { NO_TRAVEL } from './geometry';
+import { worstCornerUnder } from './worstCorner';
 
 export interface CornerLift {
   /** Stops the corner must be lifted; null where no light arrives. */
@@ -37,11 +40,12 @@ export function isHardEdge({ rims }: Halo): boolean {
 
 /** The darkest corner of a frame under a halo, against what a school accepts (stops). */
 export function cornerLift(halo: Halo, frame: FrameSize, limitStops: number): CornerLift {
-  const { light, transmission } = lightAt(halo, farthestCornerMm(frame, halo.centre));
+  const { cornerMm, halo: towardIt } = worstCornerUnder(halo, frame, NO_TRAVEL);
+  const { light, transmission } = lightAt(towardIt, cornerMm);
   const stops = darknessStops(light);
   const verdict =
     stops === null || transmission < HARD_TRANSMISSION
-      ? isHardEdge(halo)
+      ? isHardEdge(towardIt)
         ? 'a hard edge'
         : 'too dark to lift'
       : stops <= NOTHING_STOPS
@@ -66,13 +70,10 @@ const LEAST_LIGHT = 1 / 256;
 /** Correction gain at the middle of the sides, of the top and bottom, and in the farthest corner. */
 export function frameGains(halo: Halo, frame: FrameSize): FrameGains {
   const [x, y] = [Math.abs(halo.centre.xMm), Math.abs(halo.centre.yMm)];
-  const gainAt = (r: number): number | null => {
-    const { light } = lightAt(halo, r);
+  const [sideMm, topMm] = [frame.widthMm / 2 + x, frame.heightMm / 2 + y];
+  const gainAt = (xMm: number, yMm: number): number | null => {
+    const { light } = lightAtPlace(halo, { xMm, yMm });
     return light > LEAST_LIGHT ? 1 / light : null;
   };
-  return {
-    side: gainAt(frame.widthMm / 2 + x),
-    top: gainAt(frame.heightMm / 2 + y),
-    corner: gainAt(farthestCornerMm(frame, halo.centre)),
-  };
+  return { side: gainAt(sideMm, 0), top: gainAt(0, topMm), corner: gainAt(sideMm, topMm) };
 }

@@ -1,5 +1,5 @@
 /** What movement of the halo against the frame does: flicker, and how much shift is left. */
-import { darknessStops, lightAt, type Halo } from '../halo';
+import { darknessStops, haloToward, lightAt, type Halo } from '../halo';
 import type { FrameSize, Offset } from '../optics';
 import { CORNERS, isMoving, type Travel } from './geometry';
 
@@ -24,8 +24,9 @@ export function flickerStops(halo: Halo, frame: FrameSize, travel: Travel): numb
     const x = (sx * frame.widthMm) / 2 - halo.centre.xMm;
     const y = (sy * frame.heightMm) / 2 - halo.centre.yMm;
     const [near, far] = cornerReach(x, y, travel);
-    const bright = darknessStops(lightAt(halo, near).light);
-    const dark = darknessStops(lightAt(halo, far).light);
+    const along = haloToward(halo, { xMm: Math.abs(x) + travel.xMm, yMm: Math.abs(y) + travel.yMm });
+    const bright = darknessStops(lightAt(along, near).light);
+    const dark = darknessStops(lightAt(along, far).light);
     if (bright === null) continue;
     if (dark === null) return null;
     most = Math.max(most, dark - bright);

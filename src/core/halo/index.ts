@@ -27,13 +27,21 @@ export {
 } from './radii';
 export {
   blackoutRadiusMm,
-  darknessStops,
-  type Halo,
-  lightAt,
-  naturalFalloff,
   openRadiusMm,
+  rectangularRim,
   type Rim,
-  transmissionAt,
-} from './rims';
+} from './rim';
+export { darknessStops, type Halo, lightAt, naturalFalloff, transmissionAt } from './rims';
 export { shownOf, towardEdge } from './shown';
+export {
+  acceptedOutline,
+  haloToward,
+  isRound,
+  lightAtPlace,
+  outlineOf,
+  type Outline,
+  outlinePoints,
+  outlineToward,
+  sectorsOf,
+} from './ways';
 export { edgeSpread, type HaloUnsure, swayed, swayedRadiusMm } from './unsure';

@@ -8,7 +8,8 @@ import { keptIn, pchip, type Curve } from '../maths';
 import type { LensAt, Setting } from './focus';
 import { atAperture, closeUpRatio, marksOf, type Mark } from './marks';
 import { haloOfShares, priorFor, usualExitPupilMm } from './priors';
-import type { Halo, Rim } from './rims';
+import type { Rim } from './rim';
+import type { Halo } from './rims';
 
 interface Curves {
   frontEdge: Curve;
@@ -128,12 +129,14 @@ const grown = (
   scale: number,
   outMm: number,
   exitPupilMm: number | null,
-): Rim =>
-  rim(
+): Rim => ({
+  ...r,
+  ...rim(
     r.side,
     r.edgeRadiusMm * scale,
     r.softnessMm * softenedBy(r, fNumber, scale, outMm, exitPupilMm),
-  );
+  ),
+});
 
 /**
  * A halo as it falls `backMm` farther from a lens that stays where it is, seen at f-number `fNumber` before: all of it

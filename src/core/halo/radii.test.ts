@@ -10,7 +10,8 @@ import {
   HARD_TRANSMISSION,
   radiusAtTransmission,
 } from './radii';
-import { lightAt, transmissionAt, type Halo, type Rim } from './rims';
+import type { Rim } from './rim';
+import { lightAt, transmissionAt, type Halo } from './rims';
 
 const oneRim = (R: number, w: number, exitPupilMm: number | null = null): Halo => ({
   rims: [{ side: 'front', edgeRadiusMm: R, softnessMm: w }],

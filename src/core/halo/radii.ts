@@ -1,13 +1,7 @@
 /** From a halo to the radii people speak of: clear, half light, black, and the -1 and -2 stop circles. */
 import { whereFalling } from '../maths';
-import {
-  blackoutRadiusMm,
-  lightAt,
-  openRadiusMm,
-  transmissionAt,
-  type Halo,
-  type Rim,
-} from './rims';
+import { blackoutRadiusMm, openRadiusMm, type Rim } from './rim';
+import { lightAt, transmissionAt, type Halo } from './rims';
 
 /** Transmission at which each named radius lies. */
 export const CLEAR_TRANSMISSION = 2 ** -0.1;

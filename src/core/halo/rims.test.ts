@@ -1,14 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  blackoutRadiusMm,
-  darknessStops,
-  lightAt,
-  naturalFalloff,
-  transmissionAt,
-  type Halo,
-  type Rim,
-} from './rims';
+import { blackoutRadiusMm, type Rim } from './rim';
+import { darknessStops, lightAt, naturalFalloff, transmissionAt, type Halo } from './rims';
 
 const front = (edgeRadiusMm: number, softnessMm: number): Rim => ({
   side: 'front',

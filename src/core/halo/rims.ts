@@ -2,16 +2,10 @@
  * The two-rim model of a halo. Off axis the pupil is clipped by rims in front of it and behind it.
  * Seen from an image point at radius r, in units of the pupil radius: the pupil is a disc of radius 1
  * at 0; a front rim is a disc of radius R/w centred at +r/w; a rear rim one centred at -r/w. What is
- * common to all of them is the light that comes through.
+ * common to all of them is the light that comes through. A rectangular opening among them is a rectangle instead.
  */
-
-export interface Rim {
-  /** Edge radius on the sensor, mm, > 0. */
-  edgeRadiusMm: number;
-  /** Softness half-width on the sensor at the f-number in use, mm, >= 0. */
-  softnessMm: number;
-  side: 'front' | 'rear';
-}
+import { commonThrough } from './rectangular';
+import { hasRectangle, modelSoftness, type Rim } from './rim';
 
 /** A halo as it falls on the sensor at one setting. */
 export interface Halo {
@@ -23,16 +17,6 @@ export interface Halo {
   /** Halo centre against the middle of the read-out area, mm. */
   centre: { xMm: number; yMm: number };
 }
-
-/**
- * Softer than its own radius a rim would have an identical twin with R and w swapped; harder than this
- * share of its radius it is drawn as a knife edge.
- */
-const HARDEST_SHARE = 1e-3;
-
-/** The rim's softness as the model uses it: within 0.001 R..R, mm. */
-const modelSoftness = (rim: Rim): number =>
-  Math.min(rim.edgeRadiusMm, Math.max(rim.softnessMm, HARDEST_SHARE * rim.edgeRadiusMm));
 
 /* The discs' centres lie on one line, so the square of each half-chord is -x² + (2 c x + ρ² - c²):
    a common parabola plus a straight line. The shortest chord follows the lowest line, and the lowest of
@@ -129,13 +113,21 @@ function commonArea(): number {
   return area;
 }
 
+/** An area of the pupil as a share of it. */
+const shareOf = (area: number): number => Math.min(1, Math.max(0, area / Math.PI));
+
+/** Every point of the pupil counts alike. */
+const EVEN = (): number => 1;
+
 /**
  * Light through the rims at image radius `rMm` as a share of what the bare pupil would give there.
- * Range 0..1, falling with r; exactly 0 in the black. Closed form, exact to about 1e-10.
+ * Range 0..1, falling with r; exactly 0 in the black. Closed form, exact to about 1e-10; with a rectangle among the rims
+ * summed, good to 3e-4.
  */
 export function transmissionAt(rims: readonly Rim[], rMm: number): number {
+  if (hasRectangle(rims)) return shareOf(commonThrough(rims, Math.abs(rMm), EVEN).area);
   if (!layDiscs(rims, Math.abs(rMm))) return 0;
-  return Math.min(1, Math.max(0, commonArea() / Math.PI));
+  return shareOf(commonArea());
 }
 
 /* Gauss-Legendre nodes of 8 points on -1..1 (standard tables), taken through x = mid + half sin θ so that
@@ -196,13 +188,25 @@ interface PointLight {
   light: number;
 }
 
+/** The same where a rim is a rectangle, along its way. */
+function lightThroughRectangle({ rims, exitPupilMm, coneTangent }: Halo, rMm: number): PointLight {
+  const tilt = exitPupilMm === null ? 0 : rMm / exitPupilMm;
+  const cone = exitPupilMm === null ? 0 : coneTangent;
+  const weightAt = (x: number, y: number): number =>
+    1 / (1 + (tilt - cone * x) ** 2 + (cone * y) ** 2) ** 2;
+  const { area, meanWeight: weight } = commonThrough(rims, rMm, weightAt);
+  const transmission = shareOf(area);
+  return { transmission, light: transmission * weight * (1 + cone * cone) };
+}
+
 /**
  * Light at image radius `rMm` from the halo's centre, relative to its axis. Each point of the pupil
  * has its own weight [1 + (r/L - εx)² + (εy)²]^-2, so that the figure also holds for fast apertures.
  */
 export function lightAt(halo: Halo, rMm: number): PointLight {
+  if (hasRectangle(halo.rims)) return lightThroughRectangle(halo, Math.abs(rMm));
   if (!layDiscs(halo.rims, Math.abs(rMm))) return { transmission: 0, light: 0 };
-  const transmission = Math.min(1, Math.max(0, commonArea() / Math.PI));
+  const transmission = shareOf(commonArea());
   if (halo.exitPupilMm === null || transmission === 0) return { transmission, light: transmission };
   const cone = halo.coneTangent;
   const weight =
@@ -215,14 +219,3 @@ export function lightAt(halo: Halo, rMm: number): PointLight {
 /** Darkness in stops of a relative light; null where there is none at all. + is darker. */
 export const darknessStops = (light: number): number | null =>
   light > 0 ? Math.max(0, -Math.log2(light)) : null;
-
-/** The radius up to which nothing is cut, mm: the least R - w over the rims, not below 0. */
-export const openRadiusMm = (rims: readonly Rim[]): number =>
-  Math.max(
-    0,
-    rims.reduce((least, rim) => Math.min(least, rim.edgeRadiusMm - modelSoftness(rim)), Infinity),
-  );
-
-/** The radius beyond which nothing gets through, mm: the least R + w over the rims. */
-export const blackoutRadiusMm = (rims: readonly Rim[]): number =>
-  rims.reduce((least, rim) => Math.min(least, rim.edgeRadiusMm + modelSoftness(rim)), Infinity);

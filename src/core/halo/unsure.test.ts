@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { unsureBy } from '../../../tests/support/unsure';
 import { edgeSpread, swayed, swayedRadiusMm } from './unsure';
-import type { Halo, Rim } from './rims';
-import { transmissionAt } from './rims';
+import type { Rim } from './rim';
+import { transmissionAt, type Halo } from './rims';
 
 const rims: Rim[] = [
   { side: 'front', edgeRadiusMm: 27, softnessMm: 4 },

@@ -1,5 +1,6 @@
 /** How unsure a halo is, and where its rims stand if it is otherwise than expected. */
-import type { Halo, Rim } from './rims';
+import type { Rim } from './rim';
+import type { Halo } from './rims';
 
 /**
  * What an estimate rests on ends in the corner of the format the lens was made for. How much farther the halo reaches is
@@ -57,11 +58,16 @@ export function swayed(
   const { edgeSigmaMm, beyond } = unsure;
   const fromMm = beyond?.fromMm ?? 0;
   const stretch = stretchAt(unsure, radiusMm, z);
-  return rims.map(({ side, edgeRadiusMm, softnessMm }, i): Rim => {
+  return rims.map((rim, i): Rim => {
+    const { edgeRadiusMm, softnessMm } = rim;
     const times = i < (beyond?.rims ?? 0) ? stretch : 1;
     const moved = times === 1 ? edgeRadiusMm : stretched(edgeRadiusMm, fromMm, times);
     const edge = Math.max(LEAST_EDGE_MM, moved + z * edgeSigmaMm);
-    return { side, edgeRadiusMm: edge, softnessMm: Math.min(edge, softnessMm * times * soft) };
+    return {
+      ...rim,
+      edgeRadiusMm: edge,
+      softnessMm: Math.min(edge, softnessMm * times * soft),
+    };
   });
 }
 

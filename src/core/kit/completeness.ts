@@ -88,7 +88,7 @@ const partHints = (part: Part): Hint[] => [
     'Light lost in its glass not known: T-stops end here.',
   ),
   ...when(
-    magnifies(part) && part.ownRim === null,
+    magnifies(part) && part.ownRim === null && part.opening === null,
     'ownRim',
     'Its own rim never measured: it is taken from its throat or the format it was made for, where one of them is known.',
   ),

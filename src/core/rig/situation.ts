@@ -2,7 +2,7 @@
  * How a rig stands as it is set: lens, train, mode and settings make the halo on the read-out and the frame it must
  * cover. Worked out once; verdict, report, sweep and choice all start from it.
  */
-import type { Travel, DeliveredFrame } from '../frame';
+import { worstCornerUnder, type Travel, type DeliveredFrame } from '../frame';
 import { countedFrom, isOffMiddle, type Offset } from '../optics';
 import { lensAt, type LensAt, predictHalo, type Halo } from '../halo';
 import { readOutMiddle, limitStops } from '../kit/records';
@@ -30,7 +30,7 @@ export interface Situation {
   at: LensAt;
   /** What the train does to its focal length, f-number and light. */
   light: TrainLight;
-  /** As it falls on the read-out; its centre counts from the middle of that. */
+  /** As it falls on the read-out, told along the way to the worst corner; its centre counts from the middle of that. */
   halo: Halo;
   delivered: DeliveredFrame;
   /** How far the frame may move over the halo. */
@@ -74,15 +74,18 @@ export function situationOf(rig: Rig): Situation {
   const carried = carriedOut(train, extensionOf(helicoidMm));
   const { lensMm: extensionMm, behindMm } = carried;
   const at = lensAt(lens, { focalMm, fNumber, focusM, extensionMm, behindMm });
+  const delivered = deliveredOf(rig);
+  const travel = travelOf(rig);
+  const halo = seenFrom(haloThrough(at, train, helicoidMm), readOutFromAxis(rig));
   return {
     rig,
     train,
     carried,
     at,
     light: trainLight(train, lens, focalMm, fNumber),
-    halo: seenFrom(haloThrough(at, train, helicoidMm), readOutFromAxis(rig)),
-    delivered: deliveredOf(rig),
-    travel: travelOf(rig),
+    halo: worstCornerUnder(halo, delivered, travel).halo,
+    delivered,
+    travel,
     limitStops: limitStops(rig.judgement),
   };
 }

@@ -2,7 +2,8 @@
  * ASC Framing Decision List files: what a rig records and delivers as a canvas and a framing decision, and back.
  * Structure from memory of the published specification; docs/formats.md tells what is written.
  */
-import { circleCoverage, judge, recordedFrame } from '../../frame';
+import { judge, outlineCoverage, recordedFrame } from '../../frame';
+import { acceptedOutline } from '../../halo';
 import { checkFramingFile } from '../../kit/checks';
 import {
   fullName,
@@ -54,10 +55,16 @@ function aspectRatio(aspect: number): { width: number; height: number } {
 /** The area of the recorded picture that is clean to its corners, px; null where none is or all of it is. */
 function cleanArea(rig: Rig, report: Report, guide: Guide): GuideBox | null {
   const recorded = recordedOf(rig);
-  const { free } = circleCoverage(
-    recorded,
-    report.halo.model.centre,
+  const { model } = report.halo;
+  const accepted = acceptedOutline(
+    model,
+    report.verdict.limitStops,
     report.coverage.acceptedRadiusMm,
+  );
+  const { free } = outlineCoverage(
+    recorded,
+    model.centre,
+    accepted,
     report.frame.travel,
   ).cleanFrame;
   const share = free.widthMm / recorded.widthMm;

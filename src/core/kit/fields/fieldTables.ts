@@ -11,6 +11,7 @@ import {
   lensSchema,
   markingSchema,
   mountSchema,
+  openingSchema,
   ownRimSchema,
   partSchema,
 } from '../records';
@@ -28,6 +29,7 @@ const crop = fieldsOf(stabilisationCropSchema);
 const travel = fieldsOf(sensorTravelSchema);
 const points = fieldsOf(autofocusPointsSchema);
 const ownRim = fieldsOf(ownRimSchema);
+const opening = fieldsOf(openingSchema);
 const glass = fieldsOf(plateSchema);
 const frame = fieldsOf(frameSizeSchema);
 
@@ -228,6 +230,14 @@ const PARTS: readonly FieldGroup[] = [
           ...rimFields(ownRim),
           ownRim.number('fNumber', 'At f-number'),
           ownRim.number('exitPupilMm', 'Seen with an exit pupil at', 'mm'),
+        ],
+      }),
+      part.maybe('opening', 'A rectangular opening', {
+        fresh: { widthMm: 36, heightMm: 24, beforeFlangeMm: 0 },
+        fields: [
+          opening.number('widthMm', 'Width', 'mm'),
+          opening.number('heightMm', 'Height', 'mm'),
+          opening.number('beforeFlangeMm', 'Before the camera’s flange', 'mm'),
         ],
       }),
       part.maybe('plate', 'Plane glass', { fields: GLASS, fresh: FRESH_GLASS }),

@@ -43,6 +43,15 @@ export const ownRimSchema = record('own rim', {
 });
 export type OwnRim = Static<typeof ownRimSchema>;
 
+/** A rectangular opening light passes: the baffle of a reducer, the mask of an adapter. Its sides lie as the sensor's do. */
+export const openingSchema = record('rectangular opening', {
+  widthMm: number(1, 200),
+  heightMm: number(1, 200),
+  /** From the flange on the camera's side toward the lens, mm; negative where it reaches into the camera. */
+  beforeFlangeMm: number(-60, 300),
+});
+export type Opening = Static<typeof openingSchema>;
+
 export const partSchema = record('part', {
   id: ID,
   name: NAME,
@@ -66,6 +75,8 @@ export const partSchema = record('part', {
   /** Free depth at its front for rear-standing glass, mm; null where unknown. */
   clearDepthMm: unknownOr(number(0, 200)),
   ownRim: unknownOr(ownRimSchema),
+  /** Null where its openings are round, or nobody looked. */
+  opening: unknownOr(openingSchema),
   /** Plane glass in it (filter, drop-in, window); null where there is none. */
   plate: unknownOr(plateSchema),
   /** How far a helicoid extends beyond its thickness, mm. */

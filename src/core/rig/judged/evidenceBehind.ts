@@ -2,7 +2,7 @@
 import { evidenceFor, type HaloEvidence, predictHalo, PUPIL_SHARE_OF_FALLOFF } from '../../halo';
 import { fullName, isFront, type Part } from '../../kit/records';
 import type { Situation } from '../../rig';
-import { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from '../train';
+import { haloBehind, isMadeForLens, isRimUnknown, placeDoubt, rimsKnown } from '../train';
 
 /** A halo as it falls on the sensor, and what threw it. */
 type OnSensor = Pick<Situation, 'at' | 'train' | 'halo'>;
@@ -82,10 +82,9 @@ export function evidenceBehind(situation: OnSensor, helicoidMm = 0): HaloEvidenc
     edgeSigmaMm: Math.hypot(bare.edgeSigmaMm, byPupilMm),
     beyond: bare.beyond && { ...bare.beyond, fromMm: bare.beyond.fromMm * grownBehind(situation) },
   };
-  const own = train.parts.flatMap((part) => {
-    const known = ownRimKnown(part, train.mounts);
-    return known ? [{ part, ...known }] : [];
-  });
+  const own = train.parts.flatMap((part) =>
+    rimsKnown(part, train.mounts).map((known) => ({ part, ...known })),
+  );
   const unknown = train.parts.filter((part) => isRimUnknown(part, train.mounts));
   if (own.length === 0 && unknown.length === 0) return evidence;
   const edges = halo.rims.map((r) => r.edgeRadiusMm);

@@ -1,5 +1,5 @@
 /** How likely a place of the frame is too dark, or hard, given how unsure the halo is. */
-import { worstCornerRadius, type Travel } from '../../frame';
+import { worstCornerUnder, type Travel } from '../../frame';
 import {
   type HaloUnsure,
   HARD_TRANSMISSION,
@@ -162,9 +162,9 @@ export function riskOf(
   limitStops: number,
   unsure: HaloUnsure,
 ): number {
-  const cornerMm = worstCornerRadius(frame, halo.centre, travel);
+  const { halo: seen, cornerMm } = worstCornerUnder(halo, frame, travel);
   const leastLight = 2 ** -limitStops;
-  const told = chanceOfDark(halo, cornerMm, leastLight, unsure);
-  const risk = heldBeyond(told, halo, cornerMm, leastLight, unsure);
+  const told = chanceOfDark(seen, cornerMm, leastLight, unsure);
+  const risk = heldBeyond(told, seen, cornerMm, leastLight, unsure);
   return clamp(risk, unsure.unlikeShare, 1 - unsure.unlikeShare);
 }

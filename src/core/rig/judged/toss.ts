@@ -3,7 +3,7 @@ import {
   judgeAt,
   keyholeRadiusMm,
   VERDICT_KINDS,
-  worstCornerRadius,
+  worstCornerUnder,
   type Travel,
   type VerdictKind,
 } from '../../frame';
@@ -65,8 +65,8 @@ function swayedHalo(
  */
 export function isSettled(asked: Asked, kind: VerdictKind, unsure: HaloUnsure): boolean {
   if (unsure.unlikeShare > TOSS_SHARE) return false;
-  const { halo, delivered, travel, limitStops } = asked;
-  const cornerMm = worstCornerRadius(delivered, halo.centre, travel);
+  const { delivered, travel, limitStops } = asked;
+  const { halo, cornerMm } = worstCornerUnder(asked.halo, delivered, travel);
   const keyholeMm = () => keyholeRadiusMm(delivered, halo.centre);
   const other = unsure.isSideUnknown ? onOtherSide(halo.rims) : null;
   const halos = other ? [halo, { ...halo, rims: other }] : [halo];
@@ -117,8 +117,8 @@ export function otherVerdict(
   if (isSettled(asked, kind, unsure)) return null;
   const notClear = risk ?? riskIn(asked, unsure);
   if (kind === 'Clear' && notClear <= TOSS_SHARE) return null;
-  const { halo, delivered, travel } = asked;
-  const cornerMm = worstCornerRadius(delivered, halo.centre, travel);
+  const { delivered, travel } = asked;
+  const { halo, cornerMm } = worstCornerUnder(asked.halo, delivered, travel);
   const keyholeMm = keyholeRadiusMm(delivered, halo.centre);
   const hard = Math.min(notClear, chanceOfDark(halo, cornerMm, 0, unsure));
   const keyhole = hard > 0 ? Math.min(hard, chanceOfDark(halo, keyholeMm, 0, unsure)) : 0;

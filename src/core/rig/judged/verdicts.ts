@@ -5,7 +5,7 @@ import {
   spareStopsAt,
   type Verdict,
   type VerdictFace,
-  worstCornerRadius,
+  worstCornerUnder,
 } from '../../frame';
 import { acceptedRadius, type HaloEvidence, type HaloUnsure } from '../../halo';
 import { situationOf, type Rig, type Situation } from '../../rig';
@@ -67,5 +67,6 @@ export const mayBeClear = (rig: Rig): boolean => bothOf(verdictOf(rig))[0] === '
 /** How far the circle of accepted corners reaches beyond the worst of them over the travel, mm. */
 export function marginOf(rig: Rig): number {
   const { halo, delivered, travel, limitStops } = situationOf(rig);
-  return acceptedRadius(halo, limitStops) - worstCornerRadius(delivered, halo.centre, travel);
+  const worst = worstCornerUnder(halo, delivered, travel);
+  return acceptedRadius(worst.halo, limitStops) - worst.cornerMm;
 }

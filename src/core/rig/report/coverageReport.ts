@@ -1,12 +1,18 @@
-/** How the halo covers the delivered frame, by the circle that verdict, margin and ways out go by. */
-import { circleCoverage, coverage, type CircleCoverage, type Coverage } from '../../frame';
-import { acceptedRadius, haloProfile } from '../../halo';
+/** How the halo covers the delivered frame, by the outline of accepted corners that verdict, margin and ways out go by. */
+import {
+  coverage,
+  type CircleCoverage,
+  type Coverage,
+  outlineCoverage,
+  worstCornerUnder,
+} from '../../frame';
+import { acceptedOutline, acceptedRadius, haloProfile } from '../../halo';
 import type { Situation } from '../../rig';
 
 /** Corner readings and margins, and what the circle of accepted corners does for the delivered frame. */
 export type CoverageReport = Coverage &
   CircleCoverage & {
-    /** Within it corners are accepted: light down by no more than the school's limit, nothing hard, mm. */
+    /** Along the way to the worst corner: within it light is down by no more than the school's limit, and nothing hard, mm. */
     acceptedRadiusMm: number;
     /** That radius less the worst corner's over the travel, mm; not negative where the verdict is Clear. */
     acceptedMarginMm: number;
@@ -23,15 +29,18 @@ export function coverageReport(
   definitionMm: number | null,
   scaleUp: number | null,
 ): CoverageReport {
-  const profile = haloProfile(halo);
-  const acceptedMm = acceptedRadius(halo, limitStops, profile);
+  const worst = worstCornerUnder(halo, delivered, travel);
+  const profile = haloProfile(worst.halo);
+  const acceptedMm = acceptedRadius(worst.halo, limitStops, profile);
   const { cornerStops, atRestStops, radiiMm, marginMm, worstCornerRadiusMm } = coverage(
     halo,
     delivered,
     travel,
+    worst,
     profile,
   );
-  const { areaShare, cleanFrame } = circleCoverage(delivered, halo.centre, acceptedMm, travel);
+  const accepted = acceptedOutline(halo, limitStops, acceptedMm);
+  const { areaShare, cleanFrame } = outlineCoverage(delivered, halo.centre, accepted, travel);
   // Written out: spreading the two is many times slower.
   return {
     cornerStops,

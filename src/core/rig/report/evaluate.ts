@@ -4,11 +4,17 @@ import {
   type Travel,
   type DeliveredFrame,
   flickerStops,
-  shiftBudget,
+  outlineShiftBudget,
   type ShiftBudget,
   isSurelyClear,
 } from '../../frame';
-import { type HaloEvidence, nativeStanding, type NativeStanding, type Halo } from '../../halo';
+import {
+  acceptedOutline,
+  type HaloEvidence,
+  nativeStanding,
+  type NativeStanding,
+  type Halo,
+} from '../../halo';
 import { cropFactor, type FrameSize, type Offset, desqueezed } from '../../optics';
 import { cautionsFor, type Caution } from './cautions';
 import { evidenceIn, type Judged, riskIn, scaleUpIn, surerOf, verdictIn } from '../judged';
@@ -94,6 +100,7 @@ export function evaluate(rig: Rig): Report {
   const verdict = verdictIn(situation, evidence, risk);
   const scaleUp = isSurelyClear(verdict) ? 1 : scaleUpIn(situation, evidence);
   const covered = coverageReport(situation, definition, scaleUp);
+  const accepted = acceptedOutline(halo, limitStops, covered.acceptedRadiusMm);
   const isBeyondOwnCorner =
     evidence.beyond !== null && covered.worstCornerRadiusMm > evidence.beyond.fromMm;
   const fit = fitIn(situation);
@@ -125,7 +132,7 @@ export function evaluate(rig: Rig): Report {
     fitProblem: problem,
     wander: {
       flickerStops: flickerStops(halo, delivered, travel),
-      shiftBudget: shiftBudget(delivered, halo.centre, covered.acceptedRadiusMm, travel),
+      shiftBudget: outlineShiftBudget(delivered, halo.centre, accepted, travel),
     },
     steady: steadyReport(situation, cropFactor(seen), fit.carried),
     autofocus: autofocusReport(situation),

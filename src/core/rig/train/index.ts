@@ -2,7 +2,14 @@
 export { apertureControl, type ApertureControl } from './aperture';
 export { carriedOut, type CarriedOut, extensionOf, wayFromSensorMm } from './extension';
 export { fNumberBehind, lensFNumberOf, trainLight, type TrainLight } from './light';
-export { haloBehind, isMadeForLens, isRimUnknown, ownRimKnown, placeDoubt } from './rims';
+export {
+  haloBehind,
+  isMadeForLens,
+  isRimUnknown,
+  opensInRectangle,
+  placeDoubt,
+  rimsKnown,
+} from './rims';
 export {
   convertersShiftMm,
   frontFactor,

@@ -8,7 +8,7 @@ import {
   type OwnRim,
   type Part,
 } from '../../kit/records';
-import { type Halo, haloFartherBack, type Rim } from '../../halo';
+import { type Halo, haloFartherBack, rectangularRim, type Rim } from '../../halo';
 import { type ThinConverter, diagonalMm } from '../../optics';
 import { extensionOf } from './extension';
 import type { Link, Mounts, Train } from './train';
@@ -51,6 +51,27 @@ function rimOfHole({ zMm, radiusMm }: Hole, fNumber: number, pupilMm: number | n
   };
 }
 
+/**
+ * The rim of a rectangular opening, `fartherMm` farther from the sensor than where its flange sits on a camera: by the
+ * tubes behind it. Its sides fall where those of a round hole do, and as softly. Where no mount tells how far away it
+ * stands it is taken to lie on the sensor, as small as it can look.
+ */
+function rimOfOpening(
+  { opening, rearMountId }: Part,
+  fNumber: number,
+  mounts: Mounts,
+  pupilMm: number | null,
+  fartherMm: number,
+): Rim | null {
+  if (!opening) return null;
+  const register = mounts.get(rearMountId)?.registerMm ?? null;
+  const zMm = register === null ? 0 : Math.max(0, register + opening.beforeFlangeMm + fartherMm);
+  const side = (mm: number) => rimOfHole({ zMm, radiusMm: mm / 2 }, fNumber, pupilMm);
+  const [across, down] = [side(opening.widthMm), side(opening.heightMm)];
+  const softnessMm = Math.min(across.softnessMm, down.softnessMm);
+  return rectangularRim('rear', across.edgeRadiusMm, down.edgeRadiusMm, softnessMm);
+}
+
 /** The hole that a rim seen past an exit pupil must be: the same formulas the other way round. */
 function holeOfRim({ edgeRadiusMm, softnessMm, fNumber }: OwnRim, pupilMm: number): Hole {
   const slope = 2 * fNumber * softnessMm;
@@ -67,10 +88,10 @@ const ASSUMED_SOFTNESS_N = 0.4;
 /**
  * The rim a converter must have though nobody measured it, edge radius behind it, mm: from the format it was
  * made for, and not wider than a hole in its rear mount's throat, seen past an exit pupil `pupilMm` from the
- * sensor. Null where neither format nor throat is known.
+ * sensor. Null where neither format nor throat is known, and where one was measured.
  */
 export function assumedEdgeMm(part: Part, mounts: Mounts, pupilMm: number | null): number | null {
-  if (part.ownRim || !magnifies(part)) return null;
+  if (part.ownRim || part.opening || !magnifies(part)) return null;
   const rear = mounts.get(part.rearMountId);
   const edges: number[] = [];
   if (part.designFormat) edges.push((EDGE_SHARE_OF_FORMAT * diagonalMm(part.designFormat)) / 2);
@@ -107,17 +128,29 @@ function ownRimOf(part: Part, fNumber: number, mounts: Mounts, pupilMm: number |
 /** How far own rims scatter about what is known of them, share of the radius; common practice, no source. */
 const RIM_SIGMA = { assumed: 0.1, 'pupil unknown': 0.06, measured: 0.02 } as const;
 
-/** How a converter's own rim is known; null where the part has none. */
-export function ownRimKnown(
-  part: Part,
-  mounts: Mounts,
-): { how: keyof typeof RIM_SIGMA; sigma: number } | null {
-  const known = (how: keyof typeof RIM_SIGMA) => ({ how, sigma: RIM_SIGMA[how] });
+/** How a rim of a part is known, and how far it scatters. */
+interface RimKnown {
+  how: keyof typeof RIM_SIGMA;
+  sigma: number;
+}
+const known = (how: keyof typeof RIM_SIGMA): RimKnown => ({ how, sigma: RIM_SIGMA[how] });
+
+/** How a part's own rim is known; null where it has none. */
+function ownRimKnown(part: Part, mounts: Mounts): RimKnown | null {
   // Whether there is one to assume, no exit pupil changes.
   if (!part.ownRim) return assumedEdgeMm(part, mounts, null) === null ? null : known('assumed');
   if (isFront(part)) return known('measured');
   return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
 }
+
+/** How each rim of a part is known, in the order in which they join its halo. */
+export function rimsKnown(part: Part, mounts: Mounts): RimKnown[] {
+  const own = ownRimKnown(part, mounts);
+  return [...(own ? [own] : []), ...(opensInRectangle(part) ? [known('measured')] : [])];
+}
+
+/** Whether a part behind the lens has a rectangular opening. */
+export const opensInRectangle = (part: Part): boolean => part.opening !== null && !isFront(part);
 
 /**
  * How far an assumed rim may be off because nobody told how thick the part is, and so where its glass stands and the pupil
@@ -134,7 +167,7 @@ export function placeDoubt(part: Part, mounts: Mounts, pupilMm: number | null): 
  * front converter was made for tells nothing: how it cuts hangs on how far before the pupil it stands.
  */
 export const isRimUnknown = (part: Part, mounts: Mounts): boolean =>
-  part.factor !== 1 && part.ownRim === null && assumedEdgeMm(part, mounts, null) === null;
+  part.factor !== 1 && rimsKnown(part, mounts).length === 0;
 
 /** Teleconverters are made for lenses from this many design diagonals on. Common practice, no source. */
 const TELE_FROM_DIAGONALS = 1.5;
@@ -147,7 +180,7 @@ export const isMadeForLens = (
   kind === 'teleconverter' && focalMinMm >= TELE_FROM_DIAGONALS * diagonalMm(designFormat);
 
 const scaled = (rim: Rim, factor: number): Rim => ({
-  side: rim.side,
+  ...rim,
   edgeRadiusMm: rim.edgeRadiusMm * factor,
   softnessMm: rim.softnessMm * factor,
 });
@@ -161,6 +194,21 @@ function behindConverter({ factor, thin }: Link, halo: Halo): Halo {
     coneTangent: coneTangent / factor,
     centre: { xMm: centre.xMm * factor, yMm: centre.yMm * factor },
   };
+}
+
+/** How far the tubes between a link before all glass and the next glass carry it from its picture, mm. */
+function tubesBehind(
+  links: readonly Link[],
+  from: number,
+  outMm: (link: Link) => number,
+): number {
+  if (links.slice(0, from + 1).some(({ factor }) => factor !== 1)) return 0;
+  let sum = 0;
+  for (const link of links.slice(from + 1)) {
+    if (link.factor !== 1) return sum;
+    sum += outMm(link);
+  }
+  return sum;
 }
 
 /**
@@ -177,7 +225,7 @@ export function haloBehind(
   let behind = halo;
   let fNumber = lensFNumber;
   let isBehindGlass = false;
-  for (const link of links) {
+  for (const [i, link] of links.entries()) {
     if (link.factor !== 1) {
       fNumber *= link.factor;
       behind = behindConverter(link, behind);
@@ -188,7 +236,11 @@ export function haloBehind(
       behind = farther;
     }
     const own = ownRimOf(link.part, fNumber, mounts, behind.exitPupilMm);
-    if (own) behind = { ...behind, rims: [...behind.rims, own] };
+    const opening = opensInRectangle(link.part)
+      ? rimOfOpening(link.part, fNumber, mounts, behind.exitPupilMm, tubesBehind(links, i, outMm))
+      : null;
+    if (own || opening)
+      behind = { ...behind, rims: [...behind.rims, ...(own ? [own] : []), ...(opening ? [opening] : [])] };
   }
   return behind;
 }

@@ -6,7 +6,7 @@ import { MOUNTS, partOf, plainRig } from '../../../../tests/support/plainRig';
 import { evaluate } from '../report';
 import { carriedOut, extensionOf } from './extension';
 import { trainLight } from './light';
-import { assumedEdgeMm, haloBehind, ownRimKnown } from './rims';
+import { assumedEdgeMm, haloBehind, rimsKnown } from './rims';
 import { imageShiftMm, shiftRangeMm, trainOf } from './train';
 
 const mounts = new Map<string, Mount>([
@@ -233,7 +233,7 @@ describe('halo behind the train', () => {
   });
 
   it('knows a rim told with its pupil best, one without less, one nobody measured least', () => {
-    const known = (part: Part) => ownRimKnown(part, mounts);
+    const known = (part: Part) => rimsKnown(part, mounts)[0];
     const untold = { ...partExample.ownRim!, exitPupilMm: null };
     expect(known(partExample)).toEqual({ how: 'measured', sigma: 0.02 });
     expect(known({ ...partExample, ownRim: untold })).toEqual({
@@ -241,7 +241,7 @@ describe('halo behind the train', () => {
       sigma: 0.06,
     });
     expect(known({ ...partExample, ownRim: null })).toEqual({ how: 'assumed', sigma: 0.1 });
-    expect(known({ ...partExample, kind: 'plain adapter', factor: 1, ownRim: null })).toBeNull();
+    expect(known({ ...partExample, kind: 'plain adapter', factor: 1, ownRim: null })).toBeUndefined();
   });
 
   it('images the exit pupil through the converter as the lens equation says', () => {

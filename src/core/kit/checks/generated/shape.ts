@@ -1,2 +1,2 @@
 // Generated from the record schemas by npm run generate. Do not edit.
-export const SHAPE = 'bd72538d927c3f89';
+export const SHAPE = '7d31f690218c0c9e';
