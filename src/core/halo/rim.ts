@@ -44,13 +44,22 @@ export function rectangularRim(
   };
 }
 
+/** Nearer to a side of the opening than this, radians, a way lies along it. */
+const ALONG_A_SIDE = 1e-9;
+
+/** The way to a place, both numbers >= 0. */
+function wayTo(x: number, y: number): Pick<Rectangle, 'alongX' | 'alongY'> {
+  if (y <= ALONG_A_SIDE * x) return { alongX: 1, alongY: 0 };
+  if (x <= ALONG_A_SIDE * y) return { alongX: 0, alongY: 1 };
+  const distance = Math.hypot(x, y);
+  return { alongX: x / distance, alongY: y / distance };
+}
+
 /** The same rim told along the way to a place so far from the middle, mm; the middle itself is told along the width. */
 export function rimToward(rim: Rim, xMm: number, yMm: number): Rim {
   if (!rim.rectangle) return rim;
   const { halfWidth, halfHeight } = rim.rectangle;
-  const distance = Math.hypot(xMm, yMm);
-  const alongX = distance > 0 ? Math.abs(xMm) / distance : 1;
-  const alongY = distance > 0 ? Math.abs(yMm) / distance : 0;
+  const { alongX, alongY } = wayTo(Math.abs(xMm), Math.abs(yMm));
   // Shares of the edge radius: one along this way is longer or shorter by so much.
   const end = endAlong(halfWidth, halfHeight, alongX, alongY);
   return {

@@ -122,7 +122,7 @@ const EVEN = (): number => 1;
 /**
  * Light through the rims at image radius `rMm` as a share of what the bare pupil would give there.
  * Range 0..1, falling with r; exactly 0 in the black. Closed form, exact to about 1e-10; with a rectangle among the rims
- * summed, good to 3e-4.
+ * summed, good to 1e-3.
  */
 export function transmissionAt(rims: readonly Rim[], rMm: number): number {
   if (hasRectangle(rims)) return shareOf(commonThrough(rims, Math.abs(rMm), EVEN).area);

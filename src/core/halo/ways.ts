@@ -20,6 +20,7 @@ export const lightAtPlace = (halo: Halo, place: Offset): ReturnType<typeof light
 
 /** Ways asked within a quarter: nothing is seen between two of them. */
 const WAYS_A_QUARTER = 24;
+const BETWEEN_WAYS = Math.PI / 2 / WAYS_A_QUARTER;
 
 /** A distance from a halo's middle along every way of a quarter, from across to down, evenly spread. All quarters are alike. */
 export interface Outline {
@@ -27,7 +28,7 @@ export interface Outline {
 }
 
 const wayOf = (i: number): Offset => {
-  const angle = (i / WAYS_A_QUARTER) * (Math.PI / 2);
+  const angle = i * BETWEEN_WAYS;
   return { xMm: Math.cos(angle), yMm: Math.sin(angle) };
 };
 
@@ -50,10 +51,13 @@ export const acceptedOutline = (halo: Halo, limitStops: number, acceptedMm: numb
 export function outlineToward({ radiiMm }: Outline, { xMm, yMm }: Offset): number {
   const [round = 0] = radiiMm;
   if (radiiMm.length === 1) return round;
-  const at = (Math.atan2(Math.abs(yMm), Math.abs(xMm)) / (Math.PI / 2)) * WAYS_A_QUARTER;
-  const i = Math.min(WAYS_A_QUARTER - 1, Math.floor(at));
+  const angle = Math.atan2(Math.abs(yMm), Math.abs(xMm));
+  const i = Math.min(WAYS_A_QUARTER - 1, Math.floor(angle / BETWEEN_WAYS));
   const [from = 0, to = 0] = [radiiMm[i], radiiMm[i + 1]];
-  return from + (to - from) * (at - i);
+  const past = angle - i * BETWEEN_WAYS;
+  // Straight between two ways, as the sides of a rectangle are.
+  const across = from * Math.sin(past) + to * Math.sin(BETWEEN_WAYS - past);
+  return across > 0 ? (from * to * Math.sin(BETWEEN_WAYS)) / across : 0;
 }
 
 /** The outline's corners about the middle, mm, the way round; null about a round halo, whose outline is a circle. */
@@ -77,12 +81,11 @@ export interface Sector {
 /** A halo in slices to be painted one by one; a round one is a single slice. */
 export function sectorsOf(halo: Halo): Sector[] {
   if (isRound(halo)) return [{ from: 0, to: 2 * Math.PI, halo }];
-  const step = Math.PI / 2 / WAYS_A_QUARTER;
   const quarter = Array.from({ length: WAYS_A_QUARTER }, (_, i) => haloToward(halo, wayOf(i + 0.5)));
   return Array.from({ length: 4 * WAYS_A_QUARTER }, (_, i): Sector => {
     const within = i % WAYS_A_QUARTER;
     const isMirrored = Math.floor(i / WAYS_A_QUARTER) % 2 === 1;
     const of = quarter[isMirrored ? WAYS_A_QUARTER - 1 - within : within] ?? halo;
-    return { from: i * step, to: (i + 1) * step, halo: of };
+    return { from: i * BETWEEN_WAYS, to: (i + 1) * BETWEEN_WAYS, halo: of };
   });
 }
