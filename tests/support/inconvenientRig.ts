@@ -310,3 +310,21 @@ export const inconvenientRigs: fc.Arbitrary<Rig> = fc
       mounts: MOUNTS_BY_ID,
     };
   });
+
+/** The same with a rectangular opening in one of its parts behind the lens, wide enough to matter and narrow enough to cut. */
+export const openedRigs: fc.Arbitrary<Rig> = fc
+  .record({
+    rig: inconvenientRigs,
+    at: between(0, 0.999),
+    opening: fc.record({
+      widthMm: between(16, 44),
+      heightMm: between(11, 32),
+      beforeFlangeMm: between(-6, 12),
+    }),
+  })
+  .map(({ rig, at, opening }) => {
+    const behind = rig.parts.filter((part) => part.kind !== 'front converter');
+    const masked = behind[Math.floor(at * behind.length)];
+    const parts = rig.parts.map((part) => (part === masked ? { ...part, opening } : part));
+    return { ...rig, parts };
+  });

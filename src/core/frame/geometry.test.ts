@@ -181,7 +181,12 @@ describe('worst corner', () => {
             for (const [sx, sy] of CORNERS) {
               const dx = sx * travel.xMm + travel.discMm * Math.cos(angle);
               const dy = sy * travel.yMm + travel.discMm * Math.sin(angle);
-              found = Math.max(found, ...cornerPlaces(frame, { xMm: o.xMm + dx, yMm: o.yMm + dy }).map(({xMm,yMm}) => Math.hypot(xMm, yMm)));
+              found = Math.max(
+                found,
+                ...cornerPlaces(frame, { xMm: o.xMm + dx, yMm: o.yMm + dy }).map(({ xMm, yMm }) =>
+                  Math.hypot(xMm, yMm),
+                ),
+              );
             }
           }
           expect(worstCornerRadius(frame, o, travel)).toBeCloseTo(found, 3);

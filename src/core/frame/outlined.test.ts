@@ -20,14 +20,12 @@ const rigHalo = fc
     y: length(-4, 4),
     L: length(30, 200),
   })
-  .map(
-    ({ a, b, w, R, x, y, L }): Halo => ({
-      rims: [{ side: 'front', edgeRadiusMm: R, softnessMm: 3 }, rectangularRim('rear', a, b, w)],
-      exitPupilMm: L,
-      coneTangent: 1 / 8,
-      centre: { xMm: x, yMm: y },
-    }),
-  );
+  .map(({ a, b, w, R, x, y, L }): Halo => ({
+    rims: [{ side: 'front', edgeRadiusMm: R, softnessMm: 3 }, rectangularRim('rear', a, b, w)],
+    exitPupilMm: L,
+    coneTangent: 1 / 8,
+    centre: { xMm: x, yMm: y },
+  }));
 const travels = fc.record<Travel>({ xMm: length(0, 2), yMm: length(0, 2), discMm: length(0, 4) });
 
 /** The darkest any corner gets, asked at many places the travel can bring it to. */
@@ -100,7 +98,12 @@ describe('what lies within an outline', () => {
   const centred = { xMm: 0, yMm: 0 };
 
   it('is a rectangle’s share of the frame, by hand', () => {
-    const { areaShare, cleanFrame } = outlineCoverage(FULL, centred, rectangle(15, 12.5), NO_TRAVEL);
+    const { areaShare, cleanFrame } = outlineCoverage(
+      FULL,
+      centred,
+      rectangle(15, 12.5),
+      NO_TRAVEL,
+    );
     // 30 of 36 mm across, all of it down; a corner between two ways loses a little.
     expect(areaShare).toBeCloseTo(30 / 36, 2);
     expect(cleanFrame.concentric.widthMm).toBeCloseTo(30, 1);
@@ -115,7 +118,13 @@ describe('what lies within an outline', () => {
   });
 
   it('follows a halo off the middle when the frame is free to', () => {
-    const { cleanFrame } = outlineCoverage(FULL, { xMm: 3, yMm: 0 }, rectangle(12, 12), NO_TRAVEL, 1);
+    const { cleanFrame } = outlineCoverage(
+      FULL,
+      { xMm: 3, yMm: 0 },
+      rectangle(12, 12),
+      NO_TRAVEL,
+      1,
+    );
     expect(cleanFrame.free.xMm).toBeCloseTo(3, 1);
     expect(cleanFrame.free.widthMm).toBeGreaterThan(23.4);
     expect(cleanFrame.concentric.widthMm).toBeCloseTo(18, 0);

@@ -24,7 +24,10 @@ export function flickerStops(halo: Halo, frame: FrameSize, travel: Travel): numb
     const x = (sx * frame.widthMm) / 2 - halo.centre.xMm;
     const y = (sy * frame.heightMm) / 2 - halo.centre.yMm;
     const [near, far] = cornerReach(x, y, travel);
-    const along = haloToward(halo, { xMm: Math.abs(x) + travel.xMm, yMm: Math.abs(y) + travel.yMm });
+    const along = haloToward(halo, {
+      xMm: Math.abs(x) + travel.xMm,
+      yMm: Math.abs(y) + travel.yMm,
+    });
     const bright = darknessStops(lightAt(along, near).light);
     const dark = darknessStops(lightAt(along, far).light);
     if (bright === null) continue;

@@ -25,12 +25,7 @@ export {
   HARD_TRANSMISSION,
   radiusAtTransmission,
 } from './radii';
-export {
-  blackoutRadiusMm,
-  openRadiusMm,
-  rectangularRim,
-  type Rim,
-} from './rim';
+export { blackoutRadiusMm, openRadiusMm, rectangularRim, type Rim } from './rim';
 export { darknessStops, type Halo, lightAt, naturalFalloff, transmissionAt } from './rims';
 export { shownOf, towardEdge } from './shown';
 export {

@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { blackoutRadiusMm, openRadiusMm, rectangularRim, rimToward, type Rim } from './rim';
 import { lightAt, transmissionAt, type Halo } from './rims';
-import { haloToward, lightAtPlace, outlineOf, outlinePoints, outlineToward, sectorsOf } from './ways';
+import {
+  haloToward,
+  lightAtPlace,
+  outlineOf,
+  outlinePoints,
+  outlineToward,
+  sectorsOf,
+} from './ways';
 
 const haloOf = (rims: Rim[], exitPupilMm: number | null = null, N = 4): Halo => ({
   rims,

@@ -4,8 +4,8 @@
  * at 0; a front rim is a disc of radius R/w centred at +r/w; a rear rim one centred at -r/w. What is
  * common to all of them is the light that comes through. A rectangular opening among them is a rectangle instead.
  */
-import { commonThrough } from './rectangular';
-import { hasRectangle, modelSoftness, type Rim } from './rim';
+import { commonAreaThrough, meanWeightThrough } from './rectangular';
+import { blackoutRadiusMm, hasRectangle, modelSoftness, openRadiusMm, type Rim } from './rim';
 
 /** A halo as it falls on the sensor at one setting. */
 export interface Halo {
@@ -116,16 +116,19 @@ function commonArea(): number {
 /** An area of the pupil as a share of it. */
 const shareOf = (area: number): number => Math.min(1, Math.max(0, area / Math.PI));
 
-/** Every point of the pupil counts alike. */
-const EVEN = (): number => 1;
+/** Share let through where a rim is a rectangle. */
+function transmissionThroughRectangle(rims: readonly Rim[], rMm: number): number {
+  if (rMm <= openRadiusMm(rims)) return 1;
+  return rMm >= blackoutRadiusMm(rims) ? 0 : shareOf(commonAreaThrough(rims, rMm));
+}
 
 /**
  * Light through the rims at image radius `rMm` as a share of what the bare pupil would give there.
  * Range 0..1, falling with r; exactly 0 in the black. Closed form, exact to about 1e-10; with a rectangle among the rims
- * summed, good to 1e-3.
+ * summed, good to 2e-3.
  */
 export function transmissionAt(rims: readonly Rim[], rMm: number): number {
-  if (hasRectangle(rims)) return shareOf(commonThrough(rims, Math.abs(rMm), EVEN).area);
+  if (hasRectangle(rims)) return transmissionThroughRectangle(rims, Math.abs(rMm));
   if (!layDiscs(rims, Math.abs(rMm))) return 0;
   return shareOf(commonArea());
 }
@@ -180,6 +183,9 @@ export function naturalFalloff(rMm: number, exitPupilMm: number): number {
   return 1 / (rise * rise);
 }
 
+/** Cone tangent below which all rays of a point are as oblique as its middle one. */
+const SLENDER = 1e-4;
+
 /** What one point of the halo gets. */
 interface PointLight {
   /** Share let through by the rims, 0..1. */
@@ -188,32 +194,20 @@ interface PointLight {
   light: number;
 }
 
-/** The same where a rim is a rectangle, along its way. */
-function lightThroughRectangle({ rims, exitPupilMm, coneTangent }: Halo, rMm: number): PointLight {
-  const tilt = exitPupilMm === null ? 0 : rMm / exitPupilMm;
-  const cone = exitPupilMm === null ? 0 : coneTangent;
-  const weightAt = (x: number, y: number): number =>
-    1 / (1 + (tilt - cone * x) ** 2 + (cone * y) ** 2) ** 2;
-  const { area, meanWeight: weight } = commonThrough(rims, rMm, weightAt);
-  const transmission = shareOf(area);
-  return { transmission, light: transmission * weight * (1 + cone * cone) };
-}
-
 /**
  * Light at image radius `rMm` from the halo's centre, relative to its axis. Each point of the pupil
  * has its own weight [1 + (r/L - εx)² + (εy)²]^-2, so that the figure also holds for fast apertures.
  */
 export function lightAt(halo: Halo, rMm: number): PointLight {
-  if (hasRectangle(halo.rims)) return lightThroughRectangle(halo, Math.abs(rMm));
-  if (!layDiscs(halo.rims, Math.abs(rMm))) return { transmission: 0, light: 0 };
-  const transmission = shareOf(commonArea());
-  if (halo.exitPupilMm === null || transmission === 0) return { transmission, light: transmission };
-  const cone = halo.coneTangent;
-  const weight =
-    cone < 1e-4
-      ? naturalFalloff(rMm, halo.exitPupilMm)
-      : meanWeight(Math.abs(rMm) / halo.exitPupilMm, cone) * (1 + cone * cone);
-  return { transmission, light: transmission * weight };
+  const { rims, exitPupilMm, coneTangent: cone } = halo;
+  const r = Math.abs(rMm);
+  const transmission = transmissionAt(rims, r);
+  if (exitPupilMm === null || transmission === 0) return { transmission, light: transmission };
+  if (cone < SLENDER) return { transmission, light: transmission * naturalFalloff(r, exitPupilMm) };
+  const weight = hasRectangle(rims)
+    ? meanWeightThrough(rims, r, r / exitPupilMm, cone)
+    : meanWeight(r / exitPupilMm, cone);
+  return { transmission, light: transmission * weight * (1 + cone * cone) };
 }
 
 /** Darkness in stops of a relative light; null where there is none at all. + is darker. */

@@ -81,7 +81,9 @@ export interface Sector {
 /** A halo in slices to be painted one by one; a round one is a single slice. */
 export function sectorsOf(halo: Halo): Sector[] {
   if (isRound(halo)) return [{ from: 0, to: 2 * Math.PI, halo }];
-  const quarter = Array.from({ length: WAYS_A_QUARTER }, (_, i) => haloToward(halo, wayOf(i + 0.5)));
+  const quarter = Array.from({ length: WAYS_A_QUARTER }, (_, i) =>
+    haloToward(halo, wayOf(i + 0.5)),
+  );
   return Array.from({ length: 4 * WAYS_A_QUARTER }, (_, i): Sector => {
     const within = i % WAYS_A_QUARTER;
     const isMirrored = Math.floor(i / WAYS_A_QUARTER) % 2 === 1;

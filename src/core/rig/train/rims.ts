@@ -197,11 +197,7 @@ function behindConverter({ factor, thin }: Link, halo: Halo): Halo {
 }
 
 /** How far the tubes between a link before all glass and the next glass carry it from its picture, mm. */
-function tubesBehind(
-  links: readonly Link[],
-  from: number,
-  outMm: (link: Link) => number,
-): number {
+function tubesBehind(links: readonly Link[], from: number, outMm: (link: Link) => number): number {
   if (links.slice(0, from + 1).some(({ factor }) => factor !== 1)) return 0;
   let sum = 0;
   for (const link of links.slice(from + 1)) {
@@ -240,7 +236,10 @@ export function haloBehind(
       ? rimOfOpening(link.part, fNumber, mounts, behind.exitPupilMm, tubesBehind(links, i, outMm))
       : null;
     if (own || opening)
-      behind = { ...behind, rims: [...behind.rims, ...(own ? [own] : []), ...(opening ? [opening] : [])] };
+      behind = {
+        ...behind,
+        rims: [...behind.rims, ...(own ? [own] : []), ...(opening ? [opening] : [])],
+      };
   }
   return behind;
 }

@@ -241,7 +241,9 @@ describe('halo behind the train', () => {
       sigma: 0.06,
     });
     expect(known({ ...partExample, ownRim: null })).toEqual({ how: 'assumed', sigma: 0.1 });
-    expect(known({ ...partExample, kind: 'plain adapter', factor: 1, ownRim: null })).toBeUndefined();
+    expect(
+      known({ ...partExample, kind: 'plain adapter', factor: 1, ownRim: null }),
+    ).toBeUndefined();
   });
 
   it('images the exit pupil through the converter as the lens equation says', () => {
