@@ -125,19 +125,19 @@ const correctionDoor = {
   async look(rig: Rig, { view, strength }: LiftChoice): Promise<OpenedPicture | Refusal> {
     if (!held) return NONE_HELD;
     const { image, tone, settings } = held;
-    const frame = framedBy(rig, view, image, held);
-    if (!frame.ok) return { sentence: problemText(frame.problems) };
-    const { halo } = situationOf(rig);
+    const framed = framedBy(rig, view, image, held);
+    if (!framed.ok) return { sentence: problemText(framed.problems) };
+    const { frame, halo } = framed.value;
     const small = thinned(image, LOOK_PX);
-    const onSmall = { ...frame.value, widthPx: small.widthPx, heightPx: small.heightPx };
+    const onSmall = { ...frame, widthPx: small.widthPx, heightPx: small.heightPx };
     const lifted = liftPicture(small, halo, onSmall, { tone, strength });
     return {
       before: await createImageBitmap(onScreen(small)),
       after: await createImageBitmap(onScreen(lifted.image)),
       widthPx: image.widthPx,
       heightPx: image.heightPx,
-      frame: frame.value,
-      cost: liftCost(halo, frame.value),
+      frame,
+      cost: liftCost(halo, frame),
       settings,
       clippedShare: lifted.clippedShare,
       tone,
@@ -147,9 +147,10 @@ const correctionDoor = {
   async save(rig: Rig, { view, strength }: LiftChoice): Promise<WrittenPicture | Refusal> {
     if (!held) return NONE_HELD;
     const { image, tone } = held;
-    const frame = framedBy(rig, view, image, held);
-    if (!frame.ok) return { sentence: problemText(frame.problems) };
-    const lifted = liftPicture(image, situationOf(rig).halo, frame.value, { tone, strength });
+    const framed = framedBy(rig, view, image, held);
+    if (!framed.ok) return { sentence: problemText(framed.problems) };
+    const { frame, halo } = framed.value;
+    const lifted = liftPicture(image, halo, frame, { tone, strength });
     return writtenLike(held, lifted.image, encodeJpeg);
   },
 };

@@ -42,7 +42,7 @@ describe('a measured correction', () => {
         );
         const light = angles.reduce((sum, v) => sum + v, 0) / map.angles;
         if (light < 0.25) break;
-        const gain = table.gains[Math.round(((k * map.stepMm) / reach) ** 2 * 4096)] ?? 1;
+        const gain = table.ways[0]![Math.round(((k * map.stepMm) / reach) ** 2 * 4096)] ?? 1;
         area += k;
         squares += k * Math.log2(light * gain) ** 2;
       }

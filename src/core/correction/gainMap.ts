@@ -3,7 +3,7 @@ import { encode } from 'fast-png';
 import type { Halo } from '../halo';
 import type { RecordedFrame } from '../frame';
 import { fixed } from '../words';
-import { gainRow, gainTable, reachOfFrame, type FrameOnSensor } from './gain';
+import { gainRow, gainTable, mostGainOf, reachOfFrame, type FrameOnSensor } from './gain';
 import { halfBits, writeTiff } from './tiffOut';
 
 export const GAIN_FORMATS = ['PNG, 16 bits', 'TIFF, 16 bits', 'TIFF, half float'] as const;
@@ -32,7 +32,7 @@ export const gainWords = (fullScale: number): string =>
 export function gainMapFile(halo: Halo, recorded: RecordedFrame, format: GainFormat): GainFile {
   const frame: FrameOnSensor = { ...recorded, centre: halo.centre };
   const table = gainTable(halo, reachOfFrame(frame));
-  const mostGain = table.gains.reduce((most, g) => Math.max(most, g), 1);
+  const mostGain = mostGainOf(table);
   const isHalf = format === 'TIFF, half float';
   const fullScale = isHalf ? 1 : scaleFor(mostGain);
   const { widthPx, heightPx } = recorded;

@@ -1,6 +1,15 @@
 /** Lifting the dark corners of somebody's own picture by the halo it was taken through. */
-import { lightAt, transmissionAt, type Halo, HARD_TRANSMISSION } from '../halo';
-import { whereFalling } from '../maths';
+import { NO_TRAVEL, worstCornerUnder } from '../frame';
+import {
+  haloOnSide,
+  lightAt,
+  outlineOf,
+  radiusAtLight,
+  radiusAtTransmission,
+  type Halo,
+  HARD_TRANSMISSION,
+  type Outline,
+} from '../halo';
 import type { PixelImage } from '../measure/file';
 import { srgbValue, toneTable } from '../measure/light';
 import type { FrameSize } from '../optics';
@@ -29,10 +38,16 @@ export function turnedPlace(
   return { xMm: x, yMm: y };
 }
 
+/** A halo on the sensor, as it lies in a picture turned for looking. */
+export function turnedHalo(halo: Halo, orientation: Orientation): Halo {
+  const centre = turnedPlace(halo.centre, orientation);
+  return { ...(orientation >= 5 ? haloOnSide(halo) : halo), centre };
+}
+
 /** Sides may differ by so much from the frame's, as cameras cut a few pixels off. */
 const ASPECT_SLACK = 0.015;
 
-/** The part of the sensor a picture shows; refused where its shape is another. */
+/** The part of the sensor a picture shows; refused where its shape is another. `centre` is the halo's as it lies in the picture. */
 export function frameOfPicture(
   image: Pick<PixelImage, 'widthPx' | 'heightPx'>,
   shown: FrameSize,
@@ -50,43 +65,48 @@ export function frameOfPicture(
       '',
       `${name} is ${widthPx} × ${heightPx}, ${fixed(is, 2)}:1; what the rig shows is ${fixed(wanted, 2)}:1. A cropped or resized picture cannot be lifted: where it lies in the halo is not known.`,
     );
-  return ok({ ...frame, widthPx, heightPx, centre: turnedPlace(centre, orientation) });
+  return ok({ ...frame, widthPx, heightPx, centre });
 }
 
 export interface LiftCost {
-  /** Radii at which the lift is one stop, two and three, mm; those outside the frame are left out. */
-  rings: { stops: number; radiusMm: number; isoFactor: number }[];
+  /** Where the lift is half a stop, one, two and three; what lies outside the frame is left out. */
+  rings: { stops: number; outline: Outline; isoFactor: number }[];
   /** Beyond it nothing is left to lift: a hard edge, or darker than any lift; null where all of the frame is within. */
-  nothingLeftMm: number | null;
+  nothingLeft: Outline | null;
   /** The darkest place of the frame, stops, held at the most a place is lifted by. */
   mostStops: number;
 }
 
 const RING_STOPS = [0.5, 1, 2, 3] as const;
 
-/** What the lift costs: noise as at a higher ISO, ring by ring. */
+/** Beyond this radius along a halo's way nothing is left to lift: a hard edge, or darker than any lift, mm. */
+const nothingLeftAlong = (along: Halo): number =>
+  Math.min(
+    radiusAtLight(along, 1 / MOST_GAIN),
+    radiusAtTransmission(along.rims, HARD_TRANSMISSION),
+  );
+
+/** What the lift costs, noise as at a higher ISO, ring by ring. `halo` and frame as they lie in the picture. */
 export function liftCost(halo: Halo, frame: FrameOnSensor): LiftCost {
-  const reach = reachOfFrame(frame);
-  const atLight = (level: number): number | null => {
-    if (lightAt(halo, reach).light >= level) return null;
-    return whereFalling((r) => lightAt(halo, r).light, level, 0, reach);
-  };
-  const hard =
-    transmissionAt(halo.rims, reach) >= HARD_TRANSMISSION
-      ? null
-      : whereFalling((r) => transmissionAt(halo.rims, r), HARD_TRANSMISSION, 0, reach);
-  const black = atLight(1 / MOST_GAIN);
-  const nothingLeftMm = hard === null ? black : black === null ? hard : Math.min(hard, black);
-  const rings = RING_STOPS.flatMap((stops) => {
-    const radiusMm = atLight(2 ** -stops);
-    return radiusMm === null || (nothingLeftMm !== null && radiusMm > nothingLeftMm)
+  const { cornerMm, halo: towardCorner } = worstCornerUnder(halo, frame, NO_TRAVEL);
+  const leftMm = nothingLeftAlong(towardCorner);
+  const isLeftOut = leftMm < cornerMm;
+  const reachMm = Math.min(cornerMm, leftMm);
+  const rings = RING_STOPS.flatMap((stops) =>
+    radiusAtLight(towardCorner, 2 ** -stops) >= reachMm
       ? []
-      : [{ stops, radiusMm, isoFactor: 2 ** stops }];
-  });
-  const { light } = lightAt(halo, Math.min(reach, nothingLeftMm ?? reach));
+      : [
+          {
+            stops,
+            outline: outlineOf(halo, (along) => radiusAtLight(along, 2 ** -stops)),
+            isoFactor: 2 ** stops,
+          },
+        ],
+  );
+  const { light } = lightAt(towardCorner, reachMm);
   return {
     rings,
-    nothingLeftMm,
+    nothingLeft: isLeftOut ? outlineOf(halo, nothingLeftAlong) : null,
     mostStops: Math.min(Math.log2(MOST_GAIN), -Math.log2(Math.max(light, 1 / MOST_GAIN))),
   };
 }

@@ -1,12 +1,13 @@
 /** Somebody's own picture against a rig: what of the sensor it shows, how it is looked at, and its file when it is lifted. */
 import { encode } from 'fast-png';
+import type { Halo } from '../halo';
 import type { Container, PixelImage } from '../measure/file';
 import type { FrameSize } from '../optics';
 import { recordedOf, situationOf, type Rig } from '../rig';
-import type { Result } from '../words';
+import { ok, type Result } from '../words';
 import { jpegWith, orientationOf, pngWith, tiffTagsOf } from './carriedOver';
 import type { FrameOnSensor } from './gain';
-import { frameOfPicture } from './liftPicture';
+import { frameOfPicture, turnedHalo } from './liftPicture';
 import { writeTiff } from './tiffOut';
 
 /** What of the sensor a picture shows. */
@@ -22,16 +23,24 @@ export interface OpenedFile {
   container: Container;
 }
 
+/** A picture in its halo, both as the picture is looked at. */
+export interface PictureInHalo {
+  frame: FrameOnSensor;
+  halo: Halo;
+}
+
 /** Where a picture of the rig lies in its halo; refused where its shape is another. */
 export function framedBy(
   rig: Rig,
   view: PictureView,
   image: Pick<PixelImage, 'widthPx' | 'heightPx'>,
   { container, bytes, name }: OpenedFile,
-): Result<FrameOnSensor> {
+): Result<PictureInHalo> {
   // Of JPEGs alone the decoders turn the pixels upright.
   const orientation = container === 'jpeg' ? orientationOf(bytes) : 1;
-  return frameOfPicture(image, shownBy(rig, view), situationOf(rig).halo.centre, orientation, name);
+  const halo = turnedHalo(situationOf(rig).halo, orientation);
+  const frame = frameOfPicture(image, shownBy(rig, view), halo.centre, orientation, name);
+  return frame.ok ? ok({ frame: frame.value, halo }) : frame;
 }
 
 /** Every so many pixels of a picture, so that no side is longer than `mostPx`. */

@@ -2,7 +2,7 @@
  * What lies within an outline: share of a frame, clean frames, room to shift. About a round halo it is a circle, and the
  * answers are those of geometry.ts; rectangular openings make others, convex and alike in all quarters. Lengths in mm.
  */
-import { outlineToward, type Outline } from '../halo';
+import { circleRadius, outlineToward, type Outline } from '../halo';
 import { clamp, whereBeginning } from '../maths';
 import type { FrameSize, Offset } from '../optics';
 import {
@@ -63,9 +63,8 @@ export function outlineCoverage(
   travel: Travel,
   aspect = frame.widthMm / frame.heightMm,
 ): { areaShare: number; cleanFrame: CleanFrames } {
-  const [acceptedMm = 0] = outline.radiiMm;
-  if (outline.radiiMm.length === 1)
-    return circleCoverage(frame, centre, acceptedMm, travel, aspect);
+  const circleMm = circleRadius(outline);
+  if (circleMm !== null) return circleCoverage(frame, centre, circleMm, travel, aspect);
   const within = staysWithin(outline, travel);
   const [dx, dy] = [Math.abs(centre.xMm), Math.abs(centre.yMm)];
   const tallest = tallestInFrame(frame, aspect);
@@ -88,8 +87,8 @@ export function outlineShiftBudget(
   outline: Outline,
   travel: Travel,
 ): ShiftBudget {
-  const [acceptedMm = 0] = outline.radiiMm;
-  if (outline.radiiMm.length === 1) return shiftBudget(frame, centre, acceptedMm, travel);
+  const circleMm = circleRadius(outline);
+  if (circleMm !== null) return shiftBudget(frame, centre, circleMm, travel);
   const within = staysWithin(outline, travel);
   const [a, b] = [frame.widthMm / 2, frame.heightMm / 2];
   const [worstX, worstY] = [a + Math.abs(centre.xMm), b + Math.abs(centre.yMm)];

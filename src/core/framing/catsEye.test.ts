@@ -79,7 +79,9 @@ describe('the shape of a point of light out of focus', () => {
           const t = PUPIL.z / (PUPIL.z - z);
           const centre = { x: image.x * t, y: image.y * t };
           const radius = Math.abs((PUPIL.radius * z) / (PUPIL.z - z));
-          const outline = catsEye(holes.map(rimOf), Math.hypot(centre.x, centre.y), z > 0);
+          const outline = catsEye(holes.map(rimOf), Math.hypot(centre.x, centre.y), {
+            isBehind: z > 0,
+          });
           for (const ray of tracedPatch(holes, image)) {
             // Upright: the picture is the sensor turned round, and so is its outward direction.
             const [dx, dy] = [-(ray.x - centre.x) / radius, -(ray.y - centre.y) / radius];
@@ -99,7 +101,7 @@ describe('the shape of a point of light out of focus', () => {
 
   it('behind the subject a front rim cuts its outer side, before it the inner one', () => {
     const rims = [rimOf(FRONT)];
-    const outs = (isBehind: boolean) => catsEye(rims, 18, isBehind).map((p) => p.out);
+    const outs = (isBehind: boolean) => catsEye(rims, 18, { isBehind }).map((p) => p.out);
     expect(Math.max(...outs(true))).toBeLessThan(0.8);
     expect(Math.min(...outs(true))).toBeCloseTo(-1, 2);
     expect(Math.min(...outs(false))).toBeGreaterThan(-0.8);
@@ -107,17 +109,19 @@ describe('the shape of a point of light out of focus', () => {
 
   it('is whole in the middle, and nothing in the black', () => {
     const rims = [rimOf(FRONT), rimOf(REAR)];
-    for (const { out, across } of catsEye(rims, 0, true))
+    for (const { out, across } of catsEye(rims, 0, { isBehind: true }))
       expect(Math.hypot(out, across)).toBeCloseTo(1, 6);
-    expect(catsEye(rims, 400, true)).toEqual([]);
-    expect(catsEye([{ side: 'front', edgeRadiusMm: 10, softnessMm: 0 }], 12, true)).toEqual([]);
+    expect(catsEye(rims, 400, { isBehind: true })).toEqual([]);
+    expect(
+      catsEye([{ side: 'front', edgeRadiusMm: 10, softnessMm: 0 }], 12, { isBehind: true }),
+    ).toEqual([]);
     // A knife edge lets a lamp within it through whole, beside a soft rim as alone.
     const hard = { side: 'rear', edgeRadiusMm: 10, softnessMm: 0 } as const;
     const wide = { side: 'front', edgeRadiusMm: 40, softnessMm: 4 } as const;
     for (const rims of [[hard], [hard, wide], [wide, hard]]) {
-      expect(catsEye(rims, 10, true).length).toBeGreaterThan(8);
-      expect(catsEye(rims, 10.01, true)).toEqual([]);
-      for (const { out, across } of catsEye(rims, 9, true))
+      expect(catsEye(rims, 10, { isBehind: true }).length).toBeGreaterThan(8);
+      expect(catsEye(rims, 10.01, { isBehind: true })).toEqual([]);
+      for (const { out, across } of catsEye(rims, 9, { isBehind: true }))
         expect(Math.hypot(out, across)).toBeCloseTo(1, 9);
     }
   });

@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { tideMill } from '../demo';
 import { demoRig } from '../../../tests/support/demo';
 import { FRAMING_ROWS, headShare, lampScale, movedWords, secondFits } from './compare';
+import { lightAt } from '../halo';
 import { falloffOf, pictureOf } from './picture';
 import { USUAL_SCENE } from './scene';
 import { seenAt, shotAt } from './shot';
@@ -59,12 +60,12 @@ describe('pictures beside each other', () => {
     const [sample] = rig.lens.halo;
     const off = { ...rig.lens, halo: [{ ...sample!, centreXMm: 0.8, centreYMm: -0.5 }] };
     const shot = shotAt({ ...rig, lens: off }, 1.8);
-    const { xMm, yMm, lightAt } = falloffOf(shot);
+    const { xMm, yMm, halo } = falloffOf(shot);
     expect([xMm, yMm]).toEqual([0.8, -0.5]);
     const { cornerStops } = shot.report.coverage;
     // Bottom left is farthest from there, and darkest on the stage too.
     expect(Math.max(...cornerStops.map((s) => s ?? 99))).toBe(cornerStops[3] ?? 99);
-    expect(lightAt(Math.hypot(18.8, 12.5))).toBeCloseTo(2 ** -cornerStops[3]!, 6);
+    expect(lightAt(halo, Math.hypot(18.8, 12.5)).light).toBeCloseTo(2 ** -cornerStops[3]!, 6);
   });
 
   it('everything drawn is finite, the farthest first, the miller before the lamps', () => {

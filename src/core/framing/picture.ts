@@ -1,5 +1,5 @@
 /** The scene as a rig pictures it: outlines in the picture, the farthest first, each with its blur. */
-import { lightAt } from '../halo';
+import { haloToward, type Halo } from '../halo';
 import { catsEye } from './catsEye';
 import { backgroundOf, lampsOf, peopleOf, type Ink, type Outline, type Scene } from './scene';
 import { seenAt, type Seen, type Shot } from './shot';
@@ -36,7 +36,10 @@ function lampShape(shot: Shot, seen: Seen, isBehind: boolean): PicturePoint[] {
     Math.max(least, seen.blurWidthMm) / 2,
     Math.max(least, seen.blurHeightMm) / 2,
   ];
-  return catsEye(halo.rims, r, isBehind).map(({ out, across }) => ({
+  const { rims } = haloToward(halo, { xMm: on.x, yMm: on.y });
+  // The rims are told as in one quarter; in two of the others they lie the other way about.
+  const isMirrored = on.x * on.y < 0;
+  return catsEye(rims, r, { isBehind, isMirrored }).map(({ out, across }) => ({
     xMm: seen.xMm + halfWidth * (out * ox - across * oy),
     yMm: seen.yMm + halfHeight * (out * oy + across * ox),
   }));
@@ -78,8 +81,7 @@ export interface Falloff {
   yMm: number;
   /** How much wider than on the sensor it is across. */
   squeeze: number;
-  /** Light at a distance from there on the sensor, mm, relative to the middle, 0..1. */
-  lightAt: (rMm: number) => number;
+  halo: Halo;
   /** Farthest corner of the picture from the middle, mm on the sensor. */
   reachMm: number;
 }
@@ -91,7 +93,7 @@ export function falloffOf({ halo, picture, rig }: Pick<Shot, 'halo' | 'picture' 
     xMm: halo.centre.xMm * squeeze,
     yMm: halo.centre.yMm,
     squeeze,
-    lightAt: (rMm) => lightAt(halo, rMm).light,
+    halo,
     reachMm: Math.hypot(
       widthMm / squeeze / 2 + Math.abs(halo.centre.xMm),
       heightMm / 2 + Math.abs(halo.centre.yMm),

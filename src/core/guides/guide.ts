@@ -3,6 +3,14 @@
  * Pixels from the top left of the picture, x right, y down; circles on the sensor are ellipses where pixels are
  * not square.
  */
+import {
+  acceptedOutline,
+  blackOutline,
+  edgeOutline,
+  type Outline,
+  outlinePoints,
+  outlineToward,
+} from '../halo';
 import type { Report } from '../rig/report';
 import { recordedOf, type Rig } from '../rig';
 import { fail, ok, type Result } from '../words';
@@ -14,11 +22,14 @@ export interface GuideBox {
   height: number;
 }
 
+/** A line about the halo's middle: an ellipse, or through points the way round where a rectangular opening makes it none. */
 export interface GuideEllipse {
   cx: number;
   cy: number;
   rx: number;
   ry: number;
+  /** Left out of an ellipse. */
+  points?: { x: number; y: number }[];
 }
 
 interface GuideChoice {
@@ -68,22 +79,36 @@ export function guideOf(rig: Rig, report: Report, choice: GuideChoice): Result<G
     return { x: centre.x - width / 2, y: centre.y - height / 2, width, height };
   };
   const { model } = report.halo;
-  const ellipse = (radiusMm: number): GuideEllipse => ({
-    cx: centre.x + model.centre.xMm * across,
-    cy: centre.y + model.centre.yMm * down,
-    rx: radiusMm * across,
-    ry: radiusMm * down,
-  });
-  const { radiiMm, acceptedRadiusMm } = report.coverage;
+  const [cx, cy] = [centre.x + model.centre.xMm * across, centre.y + model.centre.yMm * down];
+  const line = (outline: Outline): GuideEllipse => {
+    const points = outlinePoints(outline)?.map((p) => ({
+      x: cx + p.xMm * across,
+      y: cy + p.yMm * down,
+    }));
+    return {
+      cx,
+      cy,
+      rx: outlineToward(outline, { xMm: 1, yMm: 0 }) * across,
+      ry: outlineToward(outline, { xMm: 0, yMm: 1 }) * down,
+      ...(points && { points }),
+    };
+  };
+  const { acceptedRadiusMm } = report.coverage;
+  const black = blackOutline(model);
+  const accepted = acceptedOutline(model, report.verdict.limitStops, acceptedRadiusMm);
+  const shaded: Outline = {
+    ...accepted,
+    radiiMm: accepted.radiiMm.map((mm, i) => Math.min(mm, black.radiiMm[i] ?? mm)),
+  };
   const protection = Math.min(MOST_PROTECTION, Math.max(0, choice.protection));
   return ok({
     widthPx,
     heightPx,
     delivered: box(1),
     composed: protection > 0 ? box(1 - protection) : null,
-    edge: ellipse(radiiMm.half),
-    shadedFrom: ellipse(Math.min(acceptedRadiusMm, radiiMm.black)),
-    blackFrom: ellipse(radiiMm.black),
+    edge: line(edgeOutline(model)),
+    shadedFrom: line(shaded),
+    blackFrom: line(black),
     centre,
   });
 }

@@ -15,8 +15,10 @@ export const ZONE_OPACITY = { shaded: 0.16, black: 0.62 } as const;
 
 const n = (value: number): string => String(Number(value.toFixed(3)));
 
-const ellipsePath = ({ cx, cy, rx, ry }: GuideEllipse): string =>
-  `M${n(cx - rx)} ${n(cy)}A${n(rx)} ${n(ry)} 0 1 0 ${n(cx + rx)} ${n(cy)}A${n(rx)} ${n(ry)} 0 1 0 ${n(cx - rx)} ${n(cy)}Z`;
+const ellipsePath = ({ cx, cy, rx, ry, points }: GuideEllipse): string =>
+  points
+    ? `M${points.map((p) => `${n(p.x)} ${n(p.y)}`).join('L')}Z`
+    : `M${n(cx - rx)} ${n(cy)}A${n(rx)} ${n(ry)} 0 1 0 ${n(cx + rx)} ${n(cy)}A${n(rx)} ${n(ry)} 0 1 0 ${n(cx - rx)} ${n(cy)}Z`;
 
 const boxPath = ({ x, y, width, height }: GuideBox): string =>
   `M${n(x)} ${n(y)}h${n(width)}v${n(height)}h${n(-width)}Z`;

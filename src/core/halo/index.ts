@@ -3,6 +3,7 @@ export { evidenceFor, type HaloEvidence, SOFTNESS_SIGMA } from './evidence';
 export { distancesOf, lensAt, type LensAt, PUPIL_SHARE_OF_FALLOFF } from './focus';
 export { nativeStanding, type NativeStanding } from './native';
 export { haloFartherBack, predictHalo } from './predict';
+export { amongWays, circleRadius, type Outline, outlinePoints, outlineToward } from './outline';
 export { PRIOR_CONSTANTS } from './priorConstants';
 export {
   falloffScatter,
@@ -23,6 +24,7 @@ export {
   haloRadii,
   type HaloRadii,
   HARD_TRANSMISSION,
+  radiusAtLight,
   radiusAtTransmission,
 } from './radii';
 export { blackoutRadiusMm, openRadiusMm, rectangularRim, type Rim } from './rim';
@@ -30,13 +32,16 @@ export { darknessStops, type Halo, lightAt, naturalFalloff, transmissionAt } fro
 export { shownOf, towardEdge } from './shown';
 export {
   acceptedOutline,
+  anglesOf,
+  blackOutline,
+  edgeOutline,
+  haloOnSide,
   haloToward,
   isRound,
   lightAtPlace,
+  lightRings,
+  type LightRing,
   outlineOf,
-  type Outline,
-  outlinePoints,
-  outlineToward,
-  sectorsOf,
+  waysOf,
 } from './ways';
 export { edgeSpread, type HaloUnsure, swayed, swayedRadiusMm } from './unsure';

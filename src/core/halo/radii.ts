@@ -73,6 +73,10 @@ function radiusAt(
 const radiusOfLight = (halo: Halo, { radii, light }: HaloProfile, level: number): number =>
   radiusAt(level, (r) => lightAt(halo, r).light, radii, light);
 
+/** Radius at which a halo's light has fallen to `level` of its middle's, mm; where none does so, that at which it ends. */
+export const radiusAtLight = (halo: Halo, level: number): number =>
+  radiusOfLight(halo, haloProfile(halo), level);
+
 const radiusThrough = (halo: Halo, { radii, through }: HaloProfile, level: number): number =>
   radiusAt(level, (r) => transmissionAt(halo.rims, r), radii, through);
 

@@ -2,14 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { blackoutRadiusMm, openRadiusMm, rectangularRim, rimToward, type Rim } from './rim';
 import { lightAt, transmissionAt, type Halo } from './rims';
-import {
-  haloToward,
-  lightAtPlace,
-  outlineOf,
-  outlinePoints,
-  outlineToward,
-  sectorsOf,
-} from './ways';
+import { outlinePoints, outlineToward } from './outline';
+import { haloToward, lightAtPlace, lightRings, outlineOf } from './ways';
+import { lightShown, shownOf } from './shown';
 
 const haloOf = (rims: Rim[], exitPupilMm: number | null = null, N = 4): Halo => ({
   rims,
@@ -109,15 +104,22 @@ describe('ways out of a halo', () => {
     rectangularRim('rear', 15, 11, 2),
   ]);
 
-  it('are as many as are drawn: every slice has the light of the places in it', () => {
-    const sectors = sectorsOf(halo);
-    expect(sectors[0]?.from).toBe(0);
-    expect(sectors.at(-1)?.to).toBeCloseTo(2 * Math.PI, 9);
-    for (const { from, to, halo: along } of sectors) {
-      const angle = (from + to) / 2;
-      const [r, x, y] = [14, 14 * Math.cos(angle), 14 * Math.sin(angle)];
-      expect(lightAt(along, r).light).toBeCloseTo(lightAtPlace(halo, { xMm: x, yMm: y }).light, 9);
-    }
+  it('are drawn as rings of the light that places have: darker outside each, lighter inside', () => {
+    const rings = lightRings(halo, 24) ?? [];
+    expect(rings).toHaveLength(24);
+    let asked = 0;
+    rings.forEach(({ points }, i) => {
+      const level = lightShown(i / 24);
+      for (const { xMm, yMm } of points) {
+        if (Math.hypot(xMm, yMm) < 1) continue;
+        asked += 1;
+        const shown = (times: number) =>
+          shownOf(lightAtPlace(halo, { xMm: xMm * times, yMm: yMm * times }).light);
+        expect(shown(0.985)).toBeGreaterThan(shownOf(level) - 0.02);
+        expect(shown(1.015)).toBeLessThan(shownOf(level) + 0.02);
+      }
+    });
+    expect(asked).toBeGreaterThan(500);
   });
 
   it('end on an outline that has the quarters alike and meets the sides', () => {
@@ -139,7 +141,7 @@ describe('ways out of a halo', () => {
   it('are one about a round halo', () => {
     const round = haloOf([{ side: 'front', edgeRadiusMm: 19, softnessMm: 3 }]);
     expect(haloToward(round, { xMm: 3, yMm: 4 })).toBe(round);
-    expect(sectorsOf(round)).toHaveLength(1);
+    expect(lightRings(round, 9)).toBeNull();
     expect(outlinePoints(outlineOf(round, () => 19))).toBeNull();
   });
 });

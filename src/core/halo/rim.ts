@@ -69,6 +69,16 @@ export function rimToward(rim: Rim, xMm: number, yMm: number): Rim {
   };
 }
 
+/** A rim seen on its side: what lay across lies down. */
+export function rimOnSide(rim: Rim): Rim {
+  if (!rim.rectangle) return rim;
+  const { halfWidth, halfHeight, alongX, alongY } = rim.rectangle;
+  return {
+    ...rim,
+    rectangle: { halfWidth: halfHeight, halfHeight: halfWidth, alongX: alongY, alongY: alongX },
+  };
+}
+
 /**
  * Softer than its own radius a rim would have an identical twin with R and w swapped; harder than this
  * share of its radius it is drawn as a knife edge.

@@ -207,7 +207,7 @@ export function lightAt(halo: Halo, rMm: number): PointLight {
   const weight = hasRectangle(rims)
     ? meanWeightThrough(rims, r, r / exitPupilMm, cone)
     : meanWeight(r / exitPupilMm, cone);
-  return { transmission, light: transmission * weight * (1 + cone * cone) };
+  return { transmission, light: transmission * (weight * (1 + cone * cone)) };
 }
 
 /** Darkness in stops of a relative light; null where there is none at all. + is darker. */

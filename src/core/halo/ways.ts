@@ -3,8 +3,10 @@
  * about a place asks the halo told along the way to it.
  */
 import type { Offset } from '../optics';
-import { hasRectangle, rimToward } from './rim';
-import { acceptedRadius } from './radii';
+import { circleOf, outlinePoints, type Outline } from './outline';
+import { blackoutRadiusMm, hasRectangle, rimOnSide, rimToward } from './rim';
+import { acceptedRadius, haloRadii } from './radii';
+import { lightShown, shownOf, towardEdge } from './shown';
 import { lightAt, type Halo } from './rims';
 
 /** Whether all ways out of a halo's middle are alike. */
@@ -18,76 +20,90 @@ export const haloToward = (halo: Halo, { xMm, yMm }: Offset): Halo =>
 export const lightAtPlace = (halo: Halo, place: Offset): ReturnType<typeof lightAt> =>
   lightAt(haloToward(halo, place), Math.hypot(place.xMm, place.yMm));
 
-/** Ways asked within a quarter: nothing is seen between two of them. */
-const WAYS_A_QUARTER = 24;
-const BETWEEN_WAYS = Math.PI / 2 / WAYS_A_QUARTER;
+/** Ways asked on either side of an opening's corner within a quarter: nothing is seen between two of them. */
+const WAYS_TO_CORNER = 12;
 
-/** A distance from a halo's middle along every way of a quarter, from across to down, evenly spread. All quarters are alike. */
-export interface Outline {
-  radiiMm: readonly number[];
+/** The ways a halo is asked along within a quarter, radians from across to down; the corner of its opening is one. */
+export function anglesOf({ rims }: Pick<Halo, 'rims'>): readonly number[] {
+  const opening = rims.find(({ rectangle }) => rectangle)?.rectangle;
+  if (!opening) return [0];
+  const corner = Math.atan2(opening.halfHeight, opening.halfWidth);
+  const right = Math.PI / 2;
+  return Array.from({ length: 2 * WAYS_TO_CORNER + 1 }, (_, i) =>
+    i <= WAYS_TO_CORNER
+      ? (corner * i) / WAYS_TO_CORNER
+      : corner + ((right - corner) * (i - WAYS_TO_CORNER)) / WAYS_TO_CORNER,
+  );
 }
 
-const wayOf = (i: number): Offset => {
-  const angle = i * BETWEEN_WAYS;
-  return { xMm: Math.cos(angle), yMm: Math.sin(angle) };
-};
+/** A halo told along each of its ways; a round one is told once. */
+export const waysOf = (halo: Halo): Halo[] =>
+  anglesOf(halo).map((angle) => haloToward(halo, { xMm: Math.cos(angle), yMm: Math.sin(angle) }));
+
+/** A halo seen on its side: what lay across lies down. Its centre stays. */
+export const haloOnSide = (halo: Halo): Halo =>
+  isRound(halo) ? halo : { ...halo, rims: halo.rims.map(rimOnSide) };
 
 /** What is asked of a halo along one way, along all of them; about a round one it is asked once. */
-export function outlineOf(halo: Halo, radiusOf: (halo: Halo) => number): Outline {
-  if (isRound(halo)) return { radiiMm: [radiusOf(halo)] };
-  const radiiMm = Array.from({ length: WAYS_A_QUARTER + 1 }, (_, i) =>
-    radiusOf(haloToward(halo, wayOf(i))),
-  );
-  return { radiiMm };
-}
+export const outlineOf = (halo: Halo, radiusOf: (halo: Halo) => number): Outline => ({
+  angles: anglesOf(halo),
+  radiiMm: waysOf(halo).map(radiusOf),
+});
 
 /** Where corners are accepted, along all ways; `acceptedMm` is that radius along one of them, which serves all of a round one. */
 export const acceptedOutline = (halo: Halo, limitStops: number, acceptedMm: number): Outline =>
   isRound(halo)
-    ? { radiiMm: [acceptedMm] }
+    ? circleOf(acceptedMm)
     : outlineOf(halo, (along) => acceptedRadius(along, limitStops));
 
-/** How far an outline reaches along the way to a place so far from the middle. */
-export function outlineToward({ radiiMm }: Outline, { xMm, yMm }: Offset): number {
-  const [round = 0] = radiiMm;
-  if (radiiMm.length === 1) return round;
-  const angle = Math.atan2(Math.abs(yMm), Math.abs(xMm));
-  const i = Math.min(WAYS_A_QUARTER - 1, Math.floor(angle / BETWEEN_WAYS));
-  const [from = 0, to = 0] = [radiiMm[i], radiiMm[i + 1]];
-  const past = angle - i * BETWEEN_WAYS;
-  // Straight between two ways, as the sides of a rectangle are.
-  const across = from * Math.sin(past) + to * Math.sin(BETWEEN_WAYS - past);
-  return across > 0 ? (from * to * Math.sin(BETWEEN_WAYS)) / across : 0;
+/** The edge of a halo as people draw it: half light through the rims. */
+export const edgeOutline = (halo: Halo): Outline =>
+  outlineOf(halo, (along) => haloRadii(along).half);
+
+/** Where the rims leave 1 %. */
+export const blackOutline = (halo: Halo): Outline =>
+  outlineOf(halo, (along) => haloRadii(along).black);
+
+/** A line of equal light, and the light between it and the next one inside. */
+export interface LightRing {
+  light: number;
+  points: Offset[];
 }
 
-/** The outline's corners about the middle, mm, the way round; null about a round halo, whose outline is a circle. */
-export function outlinePoints(outline: Outline): Offset[] | null {
-  if (outline.radiiMm.length === 1) return null;
-  return Array.from({ length: 4 * WAYS_A_QUARTER }, (_, i) => {
-    const way = wayOf(i);
-    const reach = outlineToward(outline, way);
-    return { xMm: reach * way.xMm, yMm: reach * way.yMm };
-  });
+/** Samples along each way from which lines of equal light are taken. */
+const SAMPLES_A_WAY = 64;
+
+/** A halo's light along one way, as it is shown. */
+interface ShownAlong {
+  radiiMm: number[];
+  shown: number[];
 }
 
-/** A slice of a halo about its middle within which all ways are drawn alike; angles from across to down, radians. */
-export interface Sector {
-  from: number;
-  to: number;
-  /** Told along the middle of the slice. */
-  halo: Halo;
+function shownAlong(way: Halo): ShownAlong {
+  const endMm = blackoutRadiusMm(way.rims);
+  const radiiMm = towardEdge(SAMPLES_A_WAY).map((share) => share * endMm);
+  return { radiiMm, shown: radiiMm.map((r) => shownOf(lightAt(way, r).light)) };
 }
 
-/** A halo in slices to be painted one by one; a round one is a single slice. */
-export function sectorsOf(halo: Halo): Sector[] {
-  if (isRound(halo)) return [{ from: 0, to: 2 * Math.PI, halo }];
-  const quarter = Array.from({ length: WAYS_A_QUARTER }, (_, i) =>
-    haloToward(halo, wayOf(i + 0.5)),
-  );
-  return Array.from({ length: 4 * WAYS_A_QUARTER }, (_, i): Sector => {
-    const within = i % WAYS_A_QUARTER;
-    const isMirrored = Math.floor(i / WAYS_A_QUARTER) % 2 === 1;
-    const of = quarter[isMirrored ? WAYS_A_QUARTER - 1 - within : within] ?? halo;
-    return { from: i * BETWEEN_WAYS, to: (i + 1) * BETWEEN_WAYS, halo: of };
+/** Where the light along a way has fallen to a level, straight between samples. */
+function reachOf({ radiiMm, shown }: ShownAlong, level: number): number {
+  const i = shown.findIndex((value) => value <= level);
+  if (i <= 0) return (i === 0 ? radiiMm[0] : radiiMm.at(-1)) ?? 0;
+  const [before = 0, here = 0] = [shown[i - 1], shown[i]];
+  const [from = 0, to = 0] = [radiiMm[i - 1], radiiMm[i]];
+  return from + ((to - from) * (before - level)) / Math.max(1e-12, before - here);
+}
+
+/**
+ * The light of a halo that is not round as so many outlines to be filled one upon the other, the largest first, evenly
+ * spread as it is shown; what lies outside all of them is black. Null for a round one, which is drawn by its radius.
+ */
+export function lightRings(halo: Halo, count: number): LightRing[] | null {
+  if (isRound(halo)) return null;
+  const ways = waysOf(halo).map(shownAlong);
+  return Array.from({ length: count }, (_, i): LightRing => {
+    const radiiMm = ways.map((way) => reachOf(way, i / count));
+    const outline: Outline = { angles: anglesOf(halo), radiiMm };
+    return { light: lightShown((i + 0.5) / count), points: outlinePoints(outline) ?? [] };
   });
 }

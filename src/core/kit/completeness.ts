@@ -93,6 +93,11 @@ const partHints = (part: Part): Hint[] => [
     'Its own rim never measured: it is taken from its throat or the format it was made for, where one of them is known.',
   ),
   ...when(
+    isFront(part) && part.opening !== null,
+    'opening',
+    'A rectangular opening is counted with in parts behind the lens only: before it, its rim tells how it cuts.',
+  ),
+  ...when(
     isFront(part) && part.ownRim === null,
     'ownRim',
     'Its own rim never measured: one in five cuts corners that the lens alone leaves clear.',

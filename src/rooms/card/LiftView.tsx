@@ -1,9 +1,11 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { outlineToward, type Outline } from '@/core/halo';
 import { times } from '@/core/words';
 import { EmptyPlace } from '@/ui/controls/EmptyPlace';
 import { FilePicker } from '@/ui/form/FilePicker';
+import { outlinePath } from '@/ui/stage/outlinePath';
 import type { OpenedPicture } from '@/workers/correction.worker';
 import type { Lift } from './useLift';
 
@@ -80,33 +82,31 @@ function CostRings({ picture }: { picture: OpenedPicture }) {
   const scale = across / frame.widthMm;
   const high = frame.heightMm * scale;
   const [cx, cy] = [across / 2 + frame.centre.xMm * scale, high / 2 + frame.centre.yMm * scale];
-  const round = (radiusMm: number) => {
-    const r = radiusMm * scale;
-    return `M${cx - r} ${cy}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
-  };
+  const round = (outline: Outline) => outlinePath(outline, { xPx: cx, yPx: cy, pxPerMm: scale });
   // Where a ring's figure stands: toward the lower right corner, inside the picture.
   const turn = Math.atan2(high, across);
+  const way = { xMm: Math.cos(turn), yMm: Math.sin(turn) };
   return (
     <svg viewBox={`0 0 ${across} ${high}`} role="img" aria-label={costWords(picture)}>
       <pattern id="nothing-left" width="12" height="12" patternUnits="userSpaceOnUse">
         <path d="M-3 3L3 -3M0 12L12 0M9 15L15 9" stroke="#ffb84d" strokeWidth="2" />
       </pattern>
-      {cost.nothingLeftMm !== null && (
+      {cost.nothingLeft !== null && (
         <path
-          d={`M0 0H${across}V${high}H0Z${round(cost.nothingLeftMm)}`}
+          d={`M0 0H${across}V${high}H0Z${round(cost.nothingLeft)}`}
           fill="url(#nothing-left)"
           fillRule="evenodd"
           opacity="0.7"
         />
       )}
-      {cost.rings.map(({ stops, radiusMm, isoFactor }) => {
-        const x = cx + radiusMm * scale * Math.cos(turn);
-        const y = cy + radiusMm * scale * Math.sin(turn);
+      {cost.rings.map(({ stops, outline, isoFactor }) => {
+        const reach = outlineToward(outline, way) * scale;
+        const [x, y] = [cx + reach * way.xMm, cy + reach * way.yMm];
         const isInside = x < across - 60 && y < high - 8;
         return (
           <g key={stops}>
-            <path d={round(radiusMm)} fill="none" stroke="#14110d" strokeWidth="3" opacity="0.6" />
-            <path d={round(radiusMm)} fill="none" stroke="#f4ead6" strokeWidth="1.2" />
+            <path d={round(outline)} fill="none" stroke="#14110d" strokeWidth="3" opacity="0.6" />
+            <path d={round(outline)} fill="none" stroke="#f4ead6" strokeWidth="1.2" />
             {isInside && (
               <text x={x} y={y}>
                 ISO {times(isoFactor, 1)}
@@ -121,10 +121,10 @@ function CostRings({ picture }: { picture: OpenedPicture }) {
 
 /** What the lift costs, in words. */
 export function costWords({ cost }: OpenedPicture): string {
-  const { rings, nothingLeftMm, mostStops } = cost;
-  if (rings.length === 0 && nothingLeftMm === null)
+  const { rings, nothingLeft, mostStops } = cost;
+  if (rings.length === 0 && nothingLeft === null)
     return 'No place is lifted by more than half a stop: the noise hardly grows.';
-  const left = nothingLeftMm === null ? '' : ' Hatched, nothing is left to lift.';
+  const left = nothingLeft === null ? '' : ' Hatched, nothing is left to lift.';
   return `The darkest place that can be lifted is lifted by ${mostStops.toFixed(1)} stops: noise there as at ISO ${times(2 ** mostStops, 1)}.${left}`;
 }
 

@@ -15,6 +15,7 @@ import { shotList, type Shot } from '@/core/measure';
 import type { Tone } from '@/core/measure/light';
 import type { Offset } from '@/core/optics';
 import { isMissing, resolveRig, type Rig, readOutFromAxis } from '@/core/rig';
+import { opensInRectangle } from '@/core/rig/train';
 import { lastRig } from '@/store/remembered/lastRig';
 import { recall, remember } from '@/store/remembered/remembered';
 
@@ -100,7 +101,7 @@ export function sessionOf(workspace: Workspace, choice: SessionChoice): Session 
  * behind a tube its halo is larger than it is on the register.
  */
 export const isOfWholeRig = ({ parts }: Pick<Session, 'parts'>): boolean =>
-  parts.some((p) => p.factor !== 1 || p.ownRim !== null || carriesOut(p));
+  parts.some((p) => p.factor !== 1 || p.ownRim !== null || opensInRectangle(p) || carriesOut(p));
 
 /** What is measured, as one key: the lens, the mode, and what stands between. */
 export const setOf = ({ lens, mode, parts }: Session): string =>

@@ -4,7 +4,10 @@ import { verdictPaths, verdictWords } from '@/core/frame';
 import { escapedMarkup } from '@/core/words';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
-import { cellLight } from './paintCells';
+import { cellLight, type CellLight, SAMPLES } from './paintCells';
+import { lightColour, lightStops } from '@/ui/stage/haloPaint';
+import { pointsPath } from '@/ui/stage/outlinePath';
+import { blackoutRadiusMm, lightRings } from '@/core/halo';
 
 /** Colours as they stand in the page, for a file that has no page. */
 export interface Inks {
@@ -41,6 +44,24 @@ const TITLE_PX = 34;
 const MARGIN_PX = 14;
 const PICTURE_PX = 1100;
 
+/** A frame's light as SVG: a gradient of a round halo, outlines one upon the other where ways differ. */
+function lightSvg({ box, halo, place }: CellLight, id: string, theme: Theme): string {
+  const rect = `x="${box.x}" y="${box.y}" width="${box.w}" height="${box.h}"`;
+  const rings = lightRings(halo, SAMPLES);
+  if (rings) {
+    const paths = rings.map(
+      ({ points, light }) =>
+        `<path d="${pointsPath(points, place)}" fill="${lightColour(light, theme)}"/>`,
+    );
+    return `<clipPath id="${id}"><rect ${rect}/></clipPath><g clip-path="url(#${id})"><rect ${rect} fill="${lightColour(0, theme)}"/>${paths.join('')}</g>`;
+  }
+  const reachMm = Math.max(0.01, Math.min(blackoutRadiusMm(halo.rims), place.farthestMm));
+  const stops = lightStops(halo, reachMm, (of) => lightColour(of, theme), SAMPLES).map(
+    ({ share, colour }) => `<stop offset="${share.toFixed(4)}" stop-color="${colour}"/>`,
+  );
+  return `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${place.xPx}" cy="${place.yPx}" r="${reachMm * place.pxPerMm}">${stops.join('')}</radialGradient><rect ${rect} fill="url(#${id})"/>`;
+}
+
 /** The sheet as an SVG picture that stands alone: frames, halos, verdicts by shape, and their words. */
 export function sweepSvg(sheet: SheetOfCells, inks: Inks, theme: Theme): string {
   const { rows, columns, cells } = sheet;
@@ -65,18 +86,13 @@ export function sweepSvg(sheet: SheetOfCells, inks: Inks, theme: Theme): string 
     const below = box.y + box.h + 12;
     const middle = box.x + box.w / 2;
     if (cell.verdict === null) return text(middle, box.y + box.h / 2, '–');
-    const light = cellLight(cell, [row, column], layout, theme);
-    const stops = (light?.stops ?? []).map(
-      ({ share, colour }) => `<stop offset="${share.toFixed(4)}" stop-color="${colour}"/>`,
-    );
-    const gradient = light
-      ? `<radialGradient id="halo-${i}" gradientUnits="userSpaceOnUse" cx="${light.x}" cy="${light.y}" r="${light.radiusPx}">${stops.join('')}</radialGradient>`
-      : '';
+    const light = cellLight(cell, [row, column], layout);
+    const shone = light ? lightSvg(light, `halo-${i}`, theme) : '';
     const outline = verdictPaths(cell.verdict, box).map(
       ({ d, kind, isDotted }) =>
         `<path d="${d}" fill="none" stroke="${inks.verdicts[kind]}" stroke-width="1.6"${isDotted ? ' stroke-dasharray="1.6 1.8"' : ''}/>`,
     );
-    return `${gradient}<rect x="${box.x}" y="${box.y}" width="${box.w}" height="${box.h}" fill="url(#halo-${i})"/>${outline.join('')}${text(middle, below, verdictWords(cell.verdict))}`;
+    return `${shone}${outline.join('')}${text(middle, below, verdictWords(cell.verdict))}`;
   });
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="Archivo, Helvetica, Arial, sans-serif">`,

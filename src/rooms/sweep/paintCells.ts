@@ -1,22 +1,19 @@
 /** Paints the halos of a sweep's frames: the light the stage shows, within the frame alone. */
-import { blackoutRadiusMm } from '@/core/halo';
+import type { Halo } from '@/core/halo';
 import { situationOf } from '@/core/rig';
 import type { SweepCell } from '@/core/sweep';
-import { lightStops, type LightStop } from '@/ui/stage/haloPaint';
+import { fillLight, lightColour, type LightPlace } from '@/ui/stage/haloPaint';
 import type { Box } from '@/core/frame';
 import type { Theme } from '@/ui/theme/themeScript';
 import { frameBox, type MatrixLayout } from './matrixLayout';
 
 /** Enough for a frame of a thumb's width. */
-const SAMPLES = 24;
+export const SAMPLES = 24;
 
-interface CellLight {
+export interface CellLight {
   box: Box;
-  /** Centre of the halo and how far the stops reach, px. */
-  x: number;
-  y: number;
-  radiusPx: number;
-  stops: LightStop[];
+  halo: Halo;
+  place: LightPlace;
 }
 
 /** The light of a cell's frame; null where the rig cannot be set so. */
@@ -24,20 +21,22 @@ export function cellLight(
   cell: SweepCell,
   [row, column]: readonly [number, number],
   layout: MatrixLayout,
-  theme: Theme,
 ): CellLight | null {
   if (cell.verdict === null) return null;
   const { halo } = situationOf(cell.rig);
   const box = frameBox(cell, row, column, layout);
   const cornerMm = Math.hypot(box.w, box.h) / 2 / layout.pxPerMm;
   const offMm = Math.hypot(halo.centre.xMm, halo.centre.yMm);
-  const reachMm = Math.max(0.01, Math.min(blackoutRadiusMm(halo.rims), cornerMm + offMm));
+  const { pxPerMm } = layout;
   return {
     box,
-    x: box.x + box.w / 2 + halo.centre.xMm * layout.pxPerMm,
-    y: box.y + box.h / 2 + halo.centre.yMm * layout.pxPerMm,
-    radiusPx: reachMm * layout.pxPerMm,
-    stops: lightStops(halo, reachMm, theme, SAMPLES),
+    halo,
+    place: {
+      xPx: box.x + box.w / 2 + halo.centre.xMm * pxPerMm,
+      yPx: box.y + box.h / 2 + halo.centre.yMm * pxPerMm,
+      pxPerMm,
+      farthestMm: cornerMm + offMm,
+    },
   };
 }
 
@@ -57,12 +56,17 @@ export function paintCells(
   if (!context) return;
   context.scale(scale, scale);
   cells.forEach((cell, i) => {
-    const light = cellLight(cell, [Math.floor(i / columns), i % columns], layout, theme);
+    const light = cellLight(cell, [Math.floor(i / columns), i % columns], layout);
     if (!light) return;
-    const { box, x, y, radiusPx, stops } = light;
-    const gradient = context.createRadialGradient(x, y, 0, x, y, radiusPx);
-    for (const { share, colour } of stops) gradient.addColorStop(share, colour);
-    context.fillStyle = gradient;
-    context.fillRect(box.x, box.y, box.w, box.h);
+    const { box, halo, place } = light;
+    context.save();
+    context.beginPath();
+    context.rect(box.x, box.y, box.w, box.h);
+    context.clip();
+    fillLight(context, halo, place, (light) => lightColour(light, theme), {
+      samples: SAMPLES,
+      rings: SAMPLES,
+    });
+    context.restore();
   });
 }

@@ -1,9 +1,10 @@
 'use client';
 import { verdictPaths } from '@/core/frame';
-import { blackoutRadiusMm } from '@/core/halo';
+import { blackoutRadiusMm, lightRings } from '@/core/halo';
 import { situationOf, type Rig } from '@/core/rig';
 import { verdictOf } from '@/core/rig/judged';
-import { lightStops } from '../stage/haloPaint';
+import { lightColour, lightStops } from '../stage/haloPaint';
+import { pointsPath } from '../stage/outlinePath';
 import { useTheme } from '../theme/useTheme';
 import { VERDICT_INK } from './VerdictMark';
 
@@ -18,16 +19,20 @@ export function MiniFrame({ rig }: { rig: Rig }) {
   const scale = Math.min((WIDTH_PX - 4) / delivered.widthMm, (HEIGHT_PX - 4) / delivered.heightMm);
   const [w, h] = [delivered.widthMm * scale, delivered.heightMm * scale];
   const box = { x: (WIDTH_PX - w) / 2, y: (HEIGHT_PX - h) / 2, w, h };
+  const [cx, cy] = [w / 2 + halo.centre.xMm * scale, h / 2 + halo.centre.yMm * scale];
+  const rings = lightRings(halo, STOPS);
   const reachMm = Math.min(
     blackoutRadiusMm(halo.rims),
     Math.hypot(delivered.widthMm, delivered.heightMm) / 2 +
       Math.hypot(halo.centre.xMm, halo.centre.yMm),
   );
-  const stops = lightStops(halo, reachMm, theme, STOPS)
+  const colourOf = (light: number): string => lightColour(light, theme);
+  const stops = lightStops(halo, reachMm, colourOf, STOPS)
     .map(({ share, colour }) => `${colour} ${100 * share}%`)
     .join(', ');
-  const centre = `${w / 2 + halo.centre.xMm * scale}px ${h / 2 + halo.centre.yMm * scale}px`;
-  const light = `radial-gradient(circle ${Math.max(0.1, reachMm * scale)}px at ${centre}, ${stops})`;
+  const light = rings
+    ? lightColour(0, theme)
+    : `radial-gradient(circle ${Math.max(0.1, reachMm * scale)}px at ${cx}px ${cy}px, ${stops})`;
   return (
     <svg
       width={WIDTH_PX}
@@ -36,9 +41,21 @@ export function MiniFrame({ rig }: { rig: Rig }) {
       style={{
         flex: 'none',
         // In the style and not an element a stop: hundreds of these come and go while one waits.
-        background: `${light} ${box.x}px ${box.y}px / ${w}px ${h}px no-repeat`,
+        background: rings ? undefined : `${light} ${box.x}px ${box.y}px / ${w}px ${h}px no-repeat`,
       }}
     >
+      {rings && (
+        <svg {...{ x: box.x, y: box.y, width: w, height: h }}>
+          <rect width={w} height={h} fill={light} />
+          {rings.map(({ points, light: ofRing }) => (
+            <path
+              key={ofRing}
+              d={pointsPath(points, { xPx: cx, yPx: cy, pxPerMm: scale })}
+              fill={lightColour(ofRing, theme)}
+            />
+          ))}
+        </svg>
+      )}
       <g strokeWidth="1.6" fill="none">
         {verdictPaths(verdictOf(rig), box).map(({ d, kind, isDotted }) => (
           <path

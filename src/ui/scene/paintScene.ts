@@ -8,7 +8,9 @@ import {
   type Shot,
 } from '@/core/framing';
 import type { Theme } from '../theme/themeScript';
-import { deviationOf, LEAST_BLUR_PX, SCENE_INKS, shadeStops } from './sceneInks';
+import { isRound } from '@/core/halo';
+import { fillLight } from '../stage/haloPaint';
+import { deviationOf, LEAST_BLUR_PX, SCENE_INKS, SHADE_STEPS, shadeOf } from './sceneInks';
 
 export interface Canvas {
   context: CanvasRenderingContext2D;
@@ -41,15 +43,24 @@ function place(context: CanvasRenderingContext2D, placing: Placing, share = 1): 
   context.scale((scale * share) / squeeze, scale * share);
 }
 
-/** The layer of what is out of focus; one for the page, as large as it was last asked for. */
-let softLayer: HTMLCanvasElement | null = null;
+/** Layers that are laid over the picture; one of a kind for the page, as large as it was last asked for. */
+const layers: Partial<Record<'soft' | 'shade', HTMLCanvasElement>> = {};
+
+/** A layer, cleared. */
+function layerOf(
+  kind: keyof typeof layers,
+  widthPx: number,
+  heightPx: number,
+): CanvasRenderingContext2D | null {
+  const layer = (layers[kind] ??= document.createElement('canvas'));
+  layer.width = Math.max(1, Math.round(widthPx));
+  layer.height = Math.max(1, Math.round(heightPx));
+  return layer.getContext('2d');
+}
 
 function paintSoft(canvas: Canvas, shapes: readonly Shape[], placing: Placing, theme: Theme): void {
   const { context, widthPx, heightPx } = canvas;
-  softLayer ??= document.createElement('canvas');
-  softLayer.width = Math.max(1, Math.round(widthPx * SOFT_SHARE));
-  softLayer.height = Math.max(1, Math.round(heightPx * SOFT_SHARE));
-  const soft = softLayer.getContext('2d');
+  const soft = layerOf('soft', widthPx * SOFT_SHARE, heightPx * SOFT_SHARE);
   if (!soft) return;
   place(soft, placing, SOFT_SHARE);
   for (const shape of shapes) {
@@ -64,26 +75,36 @@ function paintSoft(canvas: Canvas, shapes: readonly Shape[], placing: Placing, t
   }
   context.imageSmoothingEnabled = true;
   context.imageSmoothingQuality = 'high';
-  context.drawImage(softLayer, 0, 0, widthPx, heightPx);
+  context.drawImage(soft.canvas, 0, 0, widthPx, heightPx);
 }
 
 /** The halo's light as black that grows where it falls off. */
 export function paintShade(
   { context, widthPx, heightPx }: Canvas,
-  falloff: Falloff,
+  falloff: Omit<Falloff, 'reachMm'>,
   placing: Placing,
 ): void {
-  const { xMm, yMm, squeeze, lightAt, reachMm } = falloff;
+  const { xMm, yMm, squeeze, halo } = falloff;
+  const farthestMm = (widthPx + heightPx) / placing.scale;
+  const shade = (on: CanvasRenderingContext2D, colourOf: (alpha: number) => string): void => {
+    place(on, placing);
+    on.translate(xMm, yMm);
+    on.scale(squeeze, 1);
+    const at = { xPx: 0, yPx: 0, pxPerMm: 1, farthestMm };
+    fillLight(on, halo, at, (light) => colourOf(shadeOf(light)), SHADE_STEPS);
+  };
   context.save();
-  place(context, placing);
-  context.translate(xMm, yMm);
-  context.scale(squeeze, 1);
-  const gradient = context.createRadialGradient(0, 0, 0, 0, 0, Math.max(0.01, reachMm));
-  for (const { share, alpha } of shadeStops(lightAt, reachMm))
-    gradient.addColorStop(share, `rgb(0 0 0 / ${alpha.toFixed(4)})`);
-  context.fillStyle = gradient;
-  const far = (2 * (widthPx + heightPx)) / placing.scale;
-  context.fillRect(-far, -far, 2 * far, 2 * far);
+  if (isRound(halo)) {
+    shade(context, (alpha) => `rgb(0 0 0 / ${alpha.toFixed(4)})`);
+  } else {
+    // Rings lie upon each other: they are painted solid, and darken the picture together.
+    const layer = layerOf('shade', widthPx, heightPx);
+    if (layer) {
+      shade(layer, (alpha) => `hsl(0 0% ${((1 - alpha) * 100).toFixed(2)}%)`);
+      context.globalCompositeOperation = 'multiply';
+      context.drawImage(layer.canvas, 0, 0, widthPx, heightPx);
+    }
+  }
   context.restore();
 }
 

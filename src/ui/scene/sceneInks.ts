@@ -1,6 +1,6 @@
 /** Colours of the scene: quiet things in the room's own tones, bright enough to see the halo fall off on them; light in amber. */
 import type { Ink } from '@/core/framing';
-import { shownOf, towardEdge } from '@/core/halo';
+import { lightAt, shownOf, towardEdge, type Halo } from '@/core/halo';
 import type { Theme } from '../theme/themeScript';
 
 type Inks = Readonly<Record<Ink, string>> & { readonly lampRim: string };
@@ -30,15 +30,18 @@ export const SCENE_INKS: Readonly<Record<Theme, Inks>> = {
   },
 };
 
-/** Samples of the fall-off along the radius. */
-const SHADE_STOPS = 40;
+/** Steps of the fall-off along the radius, and where ways differ. */
+export const SHADE_STEPS = { samples: 40, rings: 64 } as const;
 
-/** How much black lies over the picture along the halo's radius. */
-export const shadeStops = (
-  lightAt: (rMm: number) => number,
-  reachMm: number,
-): { share: number; alpha: number }[] =>
-  towardEdge(SHADE_STOPS).map((share) => ({ share, alpha: 1 - shownOf(lightAt(share * reachMm)) }));
+/** How much black lies over the picture where so much light is left. */
+export const shadeOf = (light: number): number => 1 - shownOf(light);
+
+/** The same along the halo's radius. */
+export const shadeStops = (halo: Halo, reachMm: number): { share: number; alpha: number }[] =>
+  towardEdge(SHADE_STEPS.samples).map((share) => ({
+    share,
+    alpha: shadeOf(lightAt(halo, share * reachMm).light),
+  }));
 
 /** A blur disc of a diameter, as the deviation of a bell curve about as wide. */
 export const deviationOf = (blur: number): number => blur / 4;

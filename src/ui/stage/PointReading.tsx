@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { Offset } from '@/core/optics';
-import { darknessStops, lightAt } from '@/core/halo';
+import { countedFrom, type Offset } from '@/core/optics';
+import { darknessStops, lightAtPlace } from '@/core/halo';
 import type { Report } from '@/core/rig/report';
 import { engraved } from '../theme/type';
 import { toPx, type StageView } from './stageView';
@@ -47,8 +47,9 @@ interface PointReadingProps {
 /** Radius and darkness at a place on the sensor plane, from the same function that draws. */
 export function PointReading({ at, report, view }: PointReadingProps) {
   const { model } = report.halo;
-  const radiusMm = Math.hypot(at.xMm - model.centre.xMm, at.yMm - model.centre.yMm);
-  const words = cornerWords(darknessStops(lightAt(model, radiusMm).light));
+  const place = countedFrom(at, model.centre);
+  const radiusMm = Math.hypot(place.xMm, place.yMm);
+  const words = cornerWords(darknessStops(lightAtPlace(model, place).light));
   const { xPx, yPx } = toPx(view, at);
   const left = xPx > view.widthPx - 150;
   return (

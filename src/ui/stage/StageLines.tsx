@@ -2,9 +2,11 @@
 import { memo } from 'react';
 import styled from 'styled-components';
 import { CORNERS, isMoving } from '@/core/frame';
+import { blackOutline, edgeOutline, isRound } from '@/core/halo';
 import { isOffMiddle, type FrameSize } from '@/core/optics';
 import type { Report } from '@/core/rig/report';
 import { engraved } from '../theme/type';
+import { outlinePath } from './outlinePath';
 import { rulerMarks, toPx, type StageView } from './stageView';
 import { cornerWords, diameterMm, sizeMm } from '@/core/words';
 import { ghostWords, type Ghost } from './stageWords';
@@ -62,20 +64,25 @@ const Rulers = memo(function Rulers({ view }: { view: StageView }) {
 
 const DEFINITION_INK = '#4a3a20';
 
-/** Half-light circle as a fine line, black radius dotted, definition circle dashed, needed halo in dash and dot. */
+/** Half light as a fine line, black dotted, definition circle dashed, needed halo in dash and dot. */
 function Circles({ report, view }: StageLinesProps) {
   const { pxPerMm } = view;
   const { model, definitionRadiusMm } = report.halo;
-  const { radiiMm, worstCornerRadiusMm } = report.coverage;
-  const { half, black } = radiiMm;
+  const { worstCornerRadiusMm } = report.coverage;
   const { xPx, yPx } = toPx(view, model.centre);
   const circle = { cx: xPx, cy: yPx, fill: 'none' };
+  const on = { xPx, yPx, pxPerMm };
   return (
     <>
-      <circle {...circle} r={half * pxPerMm} stroke="var(--stage-amber)" strokeWidth="1.5" />
-      <circle
-        {...circle}
-        r={black * pxPerMm}
+      <path
+        d={outlinePath(edgeOutline(model), on)}
+        fill="none"
+        stroke="var(--stage-amber)"
+        strokeWidth="1.5"
+      />
+      <path
+        d={outlinePath(blackOutline(model), on)}
+        fill="none"
         stroke="var(--stage-amber)"
         strokeWidth="1.2"
         strokeDasharray="1 5"
@@ -148,14 +155,17 @@ function SensorMiddle({ report, view }: StageLinesProps) {
   );
 }
 
-/** The pinned state: its half-light circle, its delivered frame, and what it was. */
+/** The pinned state: its half-light line, its delivered frame, and what it was. */
 function GhostLines({ ghost, view }: { ghost: Ghost; view: StageView }) {
-  const { halo, coverage, frame } = ghost.report;
+  const { halo, frame } = ghost.report;
   const { xPx, yPx } = toPx(view, halo.model.centre);
   return (
     <>
       <g stroke="var(--frame)" strokeOpacity="0.6" strokeWidth="1" strokeDasharray="2 3">
-        <circle cx={xPx} cy={yPx} r={coverage.radiiMm.half * view.pxPerMm} fill="none" />
+        <path
+          d={outlinePath(edgeOutline(halo.model), { xPx, yPx, pxPerMm: view.pxPerMm })}
+          fill="none"
+        />
         <rect {...boxOf(view, frame.delivered)} />
       </g>
       <text x={14} y={38}>
@@ -236,6 +246,7 @@ export function StageLines({ report, view, ghost }: AllLinesProps) {
       </text>
       <text x={view.widthPx - 14} y={20} textAnchor="end" className="halo">
         halo {diameterMm(radiiMm.half)} at half light
+        {isRound(report.halo.model) ? '' : ' along the diagonal'}
       </text>
       <text x={view.widthPx - 14} y={38} textAnchor="end">
         the frame needs {diameterMm(worstCornerRadiusMm)}

@@ -1,10 +1,11 @@
 /** Paints a halo from the core's own falloff: the function that draws is the function that decides. */
-import { blackoutRadiusMm, lightAt, type Halo, shownOf, towardEdge } from '@/core/halo';
+import { blackoutRadiusMm, lightAt, lightRings, type Halo, shownOf, towardEdge } from '@/core/halo';
 import type { Theme } from '../theme/themeScript';
 import { toPx, type StageView } from './stageView';
 
-/** Samples along the radius; between two of them the eye sees no step. */
+/** Samples along the radius, and rings of equal light; between two of them the eye sees no step. */
 const SAMPLES = 96;
+const RINGS = 128;
 
 type Rgb = readonly [number, number, number];
 
@@ -22,7 +23,7 @@ const mix = (from: Rgb, to: Rgb, share: number): string => {
 };
 
 /** Colour of a light 0..1: a lamp on black, or ink printed where light is lost. */
-function lightColour(light: number, theme: Theme): string {
+export function lightColour(light: number, theme: Theme): string {
   const shown = shownOf(light);
   return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
 }
@@ -37,39 +38,62 @@ export interface LightStop {
 export const lightStops = (
   halo: Halo,
   reachMm: number,
-  theme: Theme,
-  samples = SAMPLES,
+  colourOf: (light: number) => string,
+  samples: number,
 ): LightStop[] =>
   towardEdge(samples).map((share) => ({
     share,
-    colour: lightColour(lightAt(halo, share * reachMm).light, theme),
+    colour: colourOf(lightAt(halo, share * reachMm).light),
   }));
 
-/** Radial gradient of the halo about its centre, in px. */
-function haloGradient(
+/** Where the middle of a halo stands on a canvas, px, and how far from it anything is to be painted, mm. */
+export interface LightPlace {
+  xPx: number;
+  yPx: number;
+  pxPerMm: number;
+  farthestMm: number;
+}
+
+/** How finely light is painted. */
+export interface LightSteps {
+  /** Along the radius of a round halo. */
+  samples: number;
+  /** From black to full light where ways differ. */
+  rings: number;
+}
+
+/**
+ * Fills what is clipped on a canvas with a halo's light: a gradient of a round halo, outlines one upon the other where
+ * ways differ.
+ */
+export function fillLight(
   context: CanvasRenderingContext2D,
   halo: Halo,
-  view: StageView,
-  theme: Theme,
-): CanvasGradient {
-  const { xPx: x, yPx: y } = toPx(view, halo.centre);
-  // No farther than the farthest corner of the stage can be from the halo's centre.
-  const reachMm = Math.min(
-    blackoutRadiusMm(halo.rims),
-    Math.hypot(view.widthPx, view.heightPx) / view.pxPerMm +
-      Math.hypot(halo.centre.xMm - view.middle.xMm, halo.centre.yMm - view.middle.yMm),
-  );
-  const gradient = context.createRadialGradient(
-    x,
-    y,
-    0,
-    x,
-    y,
-    Math.max(0.01, reachMm * view.pxPerMm),
-  );
-  for (const { share, colour } of lightStops(halo, reachMm, theme))
-    gradient.addColorStop(share, colour);
-  return gradient;
+  { xPx, yPx, pxPerMm, farthestMm }: LightPlace,
+  colourOf: (light: number) => string,
+  { samples, rings: count }: LightSteps = { samples: SAMPLES, rings: RINGS },
+): void {
+  const farPx = 2 * farthestMm * pxPerMm;
+  const fillAll = (colour: string | CanvasGradient): void => {
+    context.fillStyle = colour;
+    context.fillRect(xPx - farPx, yPx - farPx, 2 * farPx, 2 * farPx);
+  };
+  const rings = lightRings(halo, count);
+  if (!rings) {
+    const reachMm = Math.max(0.01, Math.min(blackoutRadiusMm(halo.rims), farthestMm));
+    const gradient = context.createRadialGradient(xPx, yPx, 0, xPx, yPx, reachMm * pxPerMm);
+    for (const { share, colour } of lightStops(halo, reachMm, colourOf, samples))
+      gradient.addColorStop(share, colour);
+    fillAll(gradient);
+    return;
+  }
+  fillAll(colourOf(0));
+  for (const { points, light } of rings) {
+    context.fillStyle = colourOf(light);
+    context.beginPath();
+    for (const { xMm, yMm } of points) context.lineTo(xPx + xMm * pxPerMm, yPx + yMm * pxPerMm);
+    context.fill();
+  }
 }
 
 /** Ground of the stage, as a colour. */
@@ -99,10 +123,20 @@ export function paintHalo(
   context.globalAlpha = 1;
   context.fillStyle = WELLS[theme];
   context.fillRect(0, 0, widthPx, heightPx);
-  const gradient = haloGradient(context, halo, view, theme);
-  context.globalAlpha = OUTSIDE_ALPHA[theme];
-  context.fillStyle = gradient;
-  context.fillRect(0, 0, widthPx, heightPx);
+  const place: LightPlace = {
+    ...toPx(view, halo.centre),
+    pxPerMm,
+    // The farthest corner of the stage from the halo's centre.
+    farthestMm:
+      Math.hypot(widthPx, heightPx) / pxPerMm +
+      Math.hypot(halo.centre.xMm - view.middle.xMm, halo.centre.yMm - view.middle.yMm),
+  };
+  fillLight(context, halo, place, (light) => lightColour(light, theme));
+  context.beginPath();
+  context.rect(0, 0, widthPx, heightPx);
+  context.rect(xPx, yPx, frame.widthMm * pxPerMm, frame.heightMm * pxPerMm);
+  context.globalAlpha = 1 - OUTSIDE_ALPHA[theme];
+  context.fillStyle = WELLS[theme];
+  context.fill('evenodd');
   context.globalAlpha = 1;
-  context.fillRect(xPx, yPx, frame.widthMm * pxPerMm, frame.heightMm * pxPerMm);
 }

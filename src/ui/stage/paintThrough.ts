@@ -1,6 +1,6 @@
 /** Paints a picture in place of plain light: what the halo leaves of it, dimmed outside the delivered frame. */
 import { pictureOf, type Scene, type Shot } from '@/core/framing';
-import { blackoutRadiusMm, lightAt, type Halo } from '@/core/halo';
+import type { Halo } from '@/core/halo';
 import { paintShade, paintThings, type Canvas, type Placing } from '../scene/paintScene';
 import type { Theme } from '../theme/themeScript';
 import { WELLS, type FrameMm } from './haloPaint';
@@ -53,10 +53,6 @@ export function paintThrough(
     paintThings(canvas, pictureOf(shown.shot, shown.scene, ABOUT), placing, theme);
   else paintPicture(canvas, shown, placing);
   // The stage is the sensor itself: the halo lies on it as it is.
-  const reachMm = Math.max(
-    1,
-    Math.min(blackoutRadiusMm(halo.rims), (widthPx + heightPx) / pxPerMm),
-  );
   const onSensor: Placing = { ...placing, squeeze: 1 };
   paintShade(
     canvas,
@@ -64,8 +60,7 @@ export function paintThrough(
       xMm: halo.centre.xMm,
       yMm: halo.centre.yMm,
       squeeze: 1,
-      lightAt: (r) => lightAt(halo, r).light,
-      reachMm,
+      halo,
     },
     onSensor,
   );

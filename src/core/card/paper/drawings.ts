@@ -1,6 +1,16 @@
 /** The drawings on a card: verdict, train, stage and zoom window, in paper's own items. */
 import { verdictPaths, type VerdictFace } from '../../frame';
-import { haloRadii, blackoutRadiusMm, lightAt, shownOf, towardEdge } from '../../halo';
+import {
+  blackoutRadiusMm,
+  circleRadius,
+  edgeOutline,
+  lightAt,
+  lightRings,
+  outlinePoints,
+  shownOf,
+  towardEdge,
+} from '../../halo';
+import type { Offset } from '../../optics';
 import type { CardWindow, RigCard } from '../../card';
 import { circlePath, INKS, linePath, polyPath, rectPath, type Item, type PathItem } from './paper';
 
@@ -40,13 +50,27 @@ export function stageItems(card: RigCard, { x, y, width, height }: Place): Item[
     Math.hypot(readOut.widthMm, readOut.heightMm) / 2 +
     Math.hypot(halo.centre.xMm, halo.centre.yMm);
   const reach = Math.min(blackoutRadiusMm(halo.rims), corner);
+  const closed = (points: readonly Offset[]): string =>
+    polyPath(
+      points.map((p): [number, number] => [cx + p.xMm * scale, cy + p.yMm * scale]),
+      true,
+    );
   // The largest first, so that each lies upon the one before.
   const shares = towardEdge(RINGS).slice(1).toReversed();
-  const rings = shares.map((share): PathItem => ({
-    kind: 'path',
-    d: circlePath(cx, cy, share * reach * scale),
-    fill: greyOf(lightAt(halo, share * reach * 0.995).light),
-  }));
+  const circles = () =>
+    shares.map((share): PathItem => ({
+      kind: 'path',
+      d: circlePath(cx, cy, share * reach * scale),
+      fill: greyOf(lightAt(halo, share * reach * 0.995).light),
+    }));
+  const rings =
+    lightRings(halo, RINGS)?.map(({ points, light }): PathItem => ({
+      kind: 'path',
+      d: closed(points),
+      fill: greyOf(light),
+    })) ?? circles();
+  const edge = edgeOutline(halo);
+  const edgePoints = outlinePoints(edge);
   const [fw, fh] = [delivered.widthMm * scale, delivered.heightMm * scale];
   const hair = Math.max(0.15, height * 0.008);
   return [
@@ -61,7 +85,9 @@ export function stageItems(card: RigCard, { x, y, width, height }: Place): Item[
         ...rings,
         {
           kind: 'path',
-          d: circlePath(cx, cy, haloRadii(halo).half * scale),
+          d: edgePoints
+            ? closed(edgePoints)
+            : circlePath(cx, cy, (circleRadius(edge) ?? 0) * scale),
           stroke: INKS.line,
           widthMm: hair,
         },

@@ -3,7 +3,7 @@
  * light = 1 + k1 r² + k2 r⁴ + k3 r⁶ with r = 1 in the corner of the camera's frame, fitted to the halo at every
  * zoom mark and aperture. A polynomial follows a soft halo and no hard edge: what it cannot follow is left out.
  */
-import { HARD_TRANSMISSION, lightAt, type Halo } from '../../halo';
+import { HARD_TRANSMISSION, isRound, lightAt, type Halo } from '../../halo';
 import { isZoom } from '../../kit/records';
 import { emptySums, solveNormal } from '../../maths';
 import { cropFactor, diagonalMm, farthestCornerMm } from '../../optics';
@@ -201,6 +201,11 @@ export function lensfunProfile(rig: Rig): Result<LensfunProfile> {
           `The halo stands ${mm(Math.hypot(centre.xMm, centre.yMm))} off the middle, which this model does not say: one side is corrected too much, the other too little.`,
         ]
       : []),
+    ...(isRound(situationOf(rig).halo)
+      ? []
+      : [
+          'A rectangular opening makes the halo no circle, which this model does not say: it is fitted along the diagonal of the frame.',
+        ]),
     ...(leftOut.length > 0
       ? [
           `${leftOut.length} of ${leftOut.length + points.length} settings are left out: ${leftOut[0]?.reason ?? ''}.`,

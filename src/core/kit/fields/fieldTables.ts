@@ -237,7 +237,7 @@ const PARTS: readonly FieldGroup[] = [
         fields: [
           opening.number('widthMm', 'Width', 'mm'),
           opening.number('heightMm', 'Height', 'mm'),
-          opening.number('beforeFlangeMm', 'Before the camera’s flange', 'mm'),
+          opening.number('beforeFlangeMm', 'Before its rear flange', 'mm'),
         ],
       }),
       part.maybe('plate', 'Plane glass', { fields: GLASS, fresh: FRESH_GLASS }),

@@ -1,5 +1,6 @@
 /** Why a figure is what it is: the formula, what went in, and how it is known. */
 import { sampledWords } from './sampled';
+import type { Rim } from '../../halo';
 import { fullName } from '../../kit/records';
 import { KEYHOLE_SHARE, type Pixels } from '../../frame';
 import {
@@ -67,6 +68,12 @@ function wholeAndHalf(fNumber: number): string {
   return `${full.join(' or ')}, ${half.join(' or ')}`;
 }
 
+/** Where a rim's edge lies; a rectangle's sides are told from the middle. */
+const edgeFigures = ({ edgeRadiusMm, rectangle }: Rim): string =>
+  rectangle
+    ? `${mm(edgeRadiusMm * rectangle.halfWidth, 2)} across and ${mm(edgeRadiusMm * rectangle.halfHeight, 2)} down (rectangular)`
+    : mm(edgeRadiusMm, 2);
+
 function haloInputs(report: Report): Why['inputs'] {
   const { model } = report.halo;
   return [
@@ -74,7 +81,7 @@ function haloInputs(report: Report): Why['inputs'] {
       (rim, i) =>
         [
           `rim ${i + 1}, ${rim.side}`,
-          `edge ${mm(rim.edgeRadiusMm, 2)}, softness ${mm(rim.softnessMm, 2)}`,
+          `edge ${edgeFigures(rim)}, softness ${mm(rim.softnessMm, 2)}`,
         ] as const,
     ),
     ['exit pupil', model.exitPupilMm === null ? 'not known' : mm(model.exitPupilMm, 0)],
