@@ -9,12 +9,12 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { demoRig } from '../../../tests/support/demo';
 import { runs } from '../../../tests/support/seed';
 import { recordedFrame } from '../frame';
-import { lightAt, type Halo } from '../halo';
+import { lightAt, lightAtPlace, rectangularRim, type Halo } from '../halo';
 import type { PixelImage } from '../measure/file';
 import { situationOf } from '../rig';
 import { gainRow, gainTable, MOST_GAIN, reachOfFrame } from './gain';
 import { gainMapFile } from './gainMap';
-import { frameOfPicture, liftCost, liftPicture, turnedPlace } from './liftPicture';
+import { frameOfPicture, liftCost, liftPicture, turnedHalo, turnedPlace } from './liftPicture';
 import { screenValues, thinned } from './ownPicture';
 import { halfBits } from './tiffOut';
 
@@ -56,6 +56,39 @@ describe('gain', () => {
         );
         const expected = Math.min(MOST_GAIN, 1 / lightAt(situationOf(rig).halo, r).light);
         expect(Math.abs(Math.log2((row[x] ?? 0) / expected))).toBeLessThan(0.001);
+      }
+    }
+  });
+
+  it('is so at every pixel under a rectangular opening too, upright and on its side', () => {
+    const sensor: Halo = {
+      rims: [
+        { side: 'front', edgeRadiusMm: 23, softnessMm: 6 },
+        rectangularRim('rear', 18.5, 13.5, 5),
+      ],
+      exitPupilMm: 70,
+      coneTangent: 1 / 5.6,
+      centre: { xMm: 0.8, yMm: -0.4 },
+    };
+    for (const orientation of [1, 6] as const) {
+      const halo = turnedHalo(sensor, orientation);
+      const [widthMm, heightMm] = orientation === 1 ? [36, 24] : [24, 36];
+      const [widthPx, heightPx] = [widthMm * 8, heightMm * 8];
+      const frame = { widthMm, heightMm, widthPx, heightPx, centre: halo.centre };
+      const table = gainTable(halo, reachOfFrame(frame));
+      const row = new Float32Array(widthPx);
+      for (let y = 0; y < heightPx; y += 7) {
+        gainRow(table, frame, y, row);
+        for (let x = 0; x < widthPx; x += 5) {
+          const at = {
+            xMm: ((x + 0.5) / widthPx - 0.5) * widthMm - halo.centre.xMm,
+            yMm: ((y + 0.5) / heightPx - 0.5) * heightMm - halo.centre.yMm,
+          };
+          // Turned a quarter to the right, what lies across the picture lay down the sensor.
+          const onSensor = orientation === 1 ? at : { xMm: at.yMm, yMm: -at.xMm };
+          const expected = Math.min(MOST_GAIN, 1 / lightAtPlace(sensor, onSensor).light);
+          expect(Math.abs(Math.log2((row[x] ?? 0) / expected))).toBeLessThan(0.06);
+        }
       }
     }
   });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Rim } from '../halo';
+import { haloToward, rectangularRim, type Rim } from '../halo';
 import { catsEye, type UnitPoint } from './catsEye';
 
 /* Rays traced through round holes at their own places: no formula of the halo's is used here. */
@@ -8,6 +8,8 @@ interface Hole {
   /** From the sensor toward the scene, mm. */
   z: number;
   radius: number;
+  /** Half its sides where it is a rectangle. */
+  sides?: { across: number; down: number };
 }
 
 const PUPIL: Hole = { z: 60, radius: 11 };
@@ -23,9 +25,11 @@ function tracedPatch(holes: readonly Hole[], image: { x: number; y: number; z: n
         const t = (z - PUPIL.z) / (image.z - PUPIL.z);
         return { x: px + (image.x - px) * t, y: py + (image.y - py) * t };
       };
-      const passes = [PUPIL, ...holes].every(({ z, radius }) => {
+      const passes = [PUPIL, ...holes].every(({ z, radius, sides }) => {
         const p = at(z);
-        return Math.hypot(p.x, p.y) <= radius;
+        return sides
+          ? Math.abs(p.x) <= sides.across && Math.abs(p.y) <= sides.down
+          : Math.hypot(p.x, p.y) <= radius;
       });
       rays.push({ passes, ...at(0) });
     }
@@ -34,13 +38,14 @@ function tracedPatch(holes: readonly Hole[], image: { x: number; y: number; z: n
 }
 
 /** The rim a hole makes, by similar triangles: edge where the chief ray grazes it, softness where the cone does. */
-function rimOf({ z, radius }: Hole): Rim {
+function rimOf({ z, radius, sides }: Hole): Rim {
   const away = Math.abs(z - PUPIL.z);
-  return {
-    side: z > PUPIL.z ? 'front' : 'rear',
-    edgeRadiusMm: (radius * PUPIL.z) / away,
-    softnessMm: (PUPIL.radius * z) / away,
-  };
+  const side = z > PUPIL.z ? 'front' : 'rear';
+  const times = PUPIL.z / away;
+  const softnessMm = (PUPIL.radius * z) / away;
+  return sides
+    ? rectangularRim(side, sides.across * times, sides.down * times, softnessMm)
+    : { side, edgeRadiusMm: radius * times, softnessMm };
 }
 
 const inside = (outline: readonly UnitPoint[], out: number, across: number): boolean => {
@@ -57,12 +62,15 @@ const inside = (outline: readonly UnitPoint[], out: number, across: number): boo
 
 const FRONT: Hole = { z: 95, radius: 19 };
 const REAR: Hole = { z: 38, radius: 15 };
+const MASK: Hole = { z: 30, radius: 0, sides: { across: 13, down: 9 } };
 
 describe('the shape of a point of light out of focus', () => {
   for (const [what, holes] of [
     ['a front rim', [FRONT]],
     ['a rear rim', [REAR]],
     ['both', [FRONT, REAR]],
+    ['a rectangular mask', [MASK]],
+    ['a rectangular mask and a front rim', [MASK, FRONT]],
   ] as const) {
     for (const [where, z] of [
       ['behind the subject', 0.6],
@@ -71,16 +79,23 @@ describe('the shape of a point of light out of focus', () => {
       it(`${where}, with ${what}, is what traced rays leave of it`, () => {
         let wrong = 0;
         let counted = 0;
-        for (const r of [0, 8, 14, 18, 21]) {
-          // Along a slanted radius, so that no axis is favoured.
-          const [ux, uy] = [Math.cos(0.7), Math.sin(0.7)];
+        for (const [i, r] of [0, 8, 14, 18, 21].entries()) {
+          // Along slanted radii in all quarters, so that no axis is favoured.
+          const angle = 0.7 + i * 1.9;
+          const [ux, uy] = [Math.cos(angle), Math.sin(angle)];
           const image = { x: r * ux, y: r * uy, z };
           // The chief ray through the pupil's middle.
           const t = PUPIL.z / (PUPIL.z - z);
           const centre = { x: image.x * t, y: image.y * t };
           const radius = Math.abs((PUPIL.radius * z) / (PUPIL.z - z));
-          const outline = catsEye(holes.map(rimOf), Math.hypot(centre.x, centre.y), {
+          const rims = holes.map((hole) => rimOf(hole));
+          const { rims: along } = haloToward(
+            { rims, exitPupilMm: null, coneTangent: 0, centre: { xMm: 0, yMm: 0 } },
+            { xMm: centre.x, yMm: centre.y },
+          );
+          const outline = catsEye(along, Math.hypot(centre.x, centre.y), {
             isBehind: z > 0,
+            isMirrored: centre.x * centre.y < 0,
           });
           for (const ray of tracedPatch(holes, image)) {
             // Upright: the picture is the sensor turned round, and so is its outward direction.

@@ -19,6 +19,7 @@ export type FrameWarning =
   | 'toneAssumed'
   | 'edgeOutside'
   | 'oneSided'
+  | 'straightEdge'
   | 'softEdge'
   | 'oneFrame'
   | 'moved';
@@ -44,6 +45,8 @@ export const WARNING_WORDS: Record<FrameWarning, string> = {
     'The edge of the halo lies outside the frame, or is too soft to place: a lens learns its falloff and a lower bound from it, the edge stays an estimate.',
   oneSided:
     'The edge shows on one side of the frame only: the centre is not known to a millimetre.',
+  straightEdge:
+    'Opposite sides of the edge are straight: a rectangular opening cuts the light, as in a reducer or a mirror box, and no circle tells it. Measure the opening and tell it of the part it is in. A figure told here spans from the nearest side to the farthest corner seen.',
   softEdge: 'The edge is so soft that falloff and rim cannot be told apart: the interval is wide.',
   oneFrame: 'One frame says little of other apertures. Add one at f/8 to f/11 and one wide open.',
   moved: 'The halo’s centre moved between the frames: lock the stabiliser and the tripod.',

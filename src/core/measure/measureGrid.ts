@@ -12,11 +12,15 @@ import {
 } from './fit';
 import { judgeFit, type FrameWarning } from './judge';
 import {
+  edgeContour,
   type LightGrid,
   lowerBoundMm,
+  middleLight,
   profileRadius,
   radialProfile,
   type ProfilePoint,
+  rectangularEdge,
+  type RectangularEdge,
 } from './light';
 
 export interface Figure {
@@ -105,6 +109,13 @@ function halfLightFrom(
   };
 }
 
+/** The same figure where a rectangular opening made the edge: no circle is all of it. */
+const spanningBoth = (half: Figure, { nearestMm, farthestMm }: RectangularEdge): Figure => ({
+  value: half.value,
+  low: Math.min(half.low, nearestMm),
+  high: Math.max(half.high, farthestMm),
+});
+
 /** The same figure of a frame too wide open to tell its falloff. */
 function openFigure(half: Figure, fit: HaloFit, frame: FrameLight): Figure {
   const { low, high } = openInterval(fit, frame, half);
@@ -143,11 +154,17 @@ export function measureGrid(
   const wall = fit.walls[0] ?? { ...EVEN_WALL, share: 0 };
   const profile = radialProfile(grid, fit.centre, wall);
   const judged = judgeFit(fit);
-  if (judged.refused) return { measure: refusedWith(judged.warnings), profile, fit };
+  const rectangular = rectangularEdge(edgeContour(grid, middleLight(grid)), fit.centre);
+  // What a circle leaves over is then the opening's, and nothing that stands in the picture.
+  const warnings: FrameWarning[] = rectangular
+    ? [...judged.warnings.filter((w) => w !== 'structure' && w !== 'notFlat'), 'straightEdge']
+    : judged.warnings;
+  if (judged.refused) return { measure: refusedWith(warnings), profile, fit };
   const bound = lowerBoundMm(grid, fit.centre, wall);
   const reach = farthestCornerMm(grid.sensor, fit.centre);
   const oneSided = unseenArc(fit, grid.sensor) > ONE_SIDED_DEGREES;
-  const half = halfLightFrom(fit, reach, bound, oneSided);
+  const round = halfLightFrom(fit, reach, bound, oneSided);
+  const half = round && rectangular ? spanningBoth(round, rectangular) : round;
   const isSure = exitPupilMm !== null || tellsFalloff({ fNumber });
   const rims = rimsOf(fit.rims);
   const black = radiusAtTransmission(rims, BLACK_TRANSMISSION);
@@ -163,7 +180,7 @@ export function measureGrid(
     rims: half ? rims : [],
     exitPupilMm: fit.exitPupilMm,
     wallShare: wall.share,
-    warnings: [...judged.warnings, ...edgeWarnings(half, oneSided)],
+    warnings: [...warnings, ...edgeWarnings(half, oneSided)],
   };
   return { measure, profile, fit };
 }
