@@ -1,5 +1,6 @@
 /** The Kit as a person keeps it: editing, finding, and the quick ways in. */
-import { By, Key } from 'selenium-webdriver';
+import { By, Key, until } from 'selenium-webdriver';
+import { WAIT_MS } from './bench';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { KitPage } from './kitPage';
 
@@ -30,6 +31,32 @@ describe('editing a record', () => {
       (v) => v !== '0.4572 m',
       'undo did nothing',
     );
+  });
+
+  it('takes a rectangular opening of a part, and the stage shows its sides', async () => {
+    await kit.openTable('Adapters, converters');
+    await kit.openRow('reducer ×0.71, 44.00 to 18.00');
+    const box = By.xpath('//label[contains(normalize-space(.), "A rectangular opening")]');
+    await (await kit.driver.wait(until.elementLocated(box), WAIT_MS)).click();
+    await kit.type('Width', '23', Key.ENTER);
+    await kit.type('Height', '14.5', Key.ENTER);
+    await kit.openRig('rig=wheel-house-wide');
+    await kit.expectVerdict('Clipped');
+    const lines = () =>
+      kit.driver.executeScript<string>(
+        `return document.querySelector('figure[role="img"] svg.lines').textContent`,
+      );
+    expect(await lines()).toContain('at half light along the diagonal');
+    // Nearer up and down than to the sides: the same distance is darker there.
+    const stage = await kit.find('figure[role="img"]');
+    const darkAt = async (x: number, y: number) => {
+      await kit.driver.actions({ async: true }).move({ origin: stage, x, y }).perform();
+      const words = await (await kit.find('[data-testid="point"]')).getText();
+      return Number(/· ([\d.]+) stops/.exec(words)?.[1] ?? 99);
+    };
+    expect(await darkAt(0, 130)).toBeGreaterThan((await darkAt(130, 0)) + 0.5);
+    await kit.ask('Halo');
+    expect(await (await kit.find('[role="dialog"]')).getText()).toContain('(rectangular)');
   });
 
   it('says what is wrong as one types, and stores none of it', async () => {
