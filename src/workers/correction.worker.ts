@@ -112,11 +112,15 @@ const correctionDoor = {
     const bytes = read.value;
     const decoded = await decodeFrame(bytes, name, decodePicture);
     if (!decoded.ok) return { sentence: problemText(decoded.problems) };
-    const { image, settings, toldTone, preview } = decoded.value;
+    const { image, settings, toldTone, preview, unkept } = decoded.value;
     const container = containerOf(bytes);
     if (preview || container === 'other')
       return {
         sentence: `${name} is a raw file: develop it first and lift what comes out, as JPEG, PNG or TIFF.`,
+      };
+    if (unkept !== null)
+      return {
+        sentence: `${name} ${unkept}. Save it as a PNG, TIFF or JPEG in plain RGB or grey, and lift that.`,
       };
     held = { name, bytes, container, image, settings, tone: toldTone ?? 'srgb' };
     return null;

@@ -1,4 +1,5 @@
 /** What a picture's file says beside its pixels, carried over to the file of the lifted one. */
+import { pngChunks } from '../measure/file';
 import type { Orientation } from './liftPicture';
 import type { TiffTag } from './tiffOut';
 
@@ -69,6 +70,20 @@ export function orientationOf(bytes: Uint8Array): Orientation {
   return value >= 1 && value <= 8 ? (value as Orientation) : 1;
 }
 
+const XMP = 'http://ns.adobe.com/xap/1.0/';
+/** How XMP says that a picture is turned: as an attribute, or as an element. */
+const XMP_ORIENTATION = /tiff:Orientation(?:\s*=\s*["']|\s*>)\s*([2-8])/g;
+
+/** Says upright in a segment of XMP too, so that it and EXIF agree. */
+function setXmpUpright(bytes: Uint8Array, { marker, start, end }: Segment): void {
+  if (marker !== 0xe1) return;
+  // A character a byte: places in the text are places in the segment.
+  const text = new TextDecoder('latin1').decode(bytes.subarray(start + 4, end));
+  if (!text.startsWith(XMP)) return;
+  for (const found of text.matchAll(XMP_ORIENTATION))
+    bytes[start + 4 + found.index + found[0].length - 1] = '1'.charCodeAt(0);
+}
+
 const joined = (pieces: readonly Uint8Array[]): Uint8Array<ArrayBuffer> => {
   const whole = new Uint8Array(pieces.reduce((n, p) => n + p.length, 0));
   let at = 0;
@@ -84,9 +99,9 @@ export function jpegWith(pixels: Uint8Array, source: Uint8Array): Uint8Array<Arr
   const upright = source.slice();
   const turned = orientationAt(upright);
   if (turned) new DataView(upright.buffer).setUint16(turned.at, 1, turned.little);
-  const carried = segmentsOf(upright)
-    .filter(isCarried)
-    .map((s) => upright.subarray(s.start, s.end));
+  const segments = segmentsOf(upright);
+  for (const segment of segments) setXmpUpright(upright, segment);
+  const carried = segments.filter(isCarried).map((s) => upright.subarray(s.start, s.end));
   const own = segmentsOf(pixels);
   const first = own.find((s) => s.marker === 0xe0);
   // Its own header first, as the format has it, then what is carried; profiles of its own are left out.
@@ -113,25 +128,12 @@ const PIXEL_CHUNKS = new Set([
   'fdAT',
 ]);
 
-function chunksOf(bytes: Uint8Array): { type: string; start: number; end: number }[] {
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
-  const chunks = [];
-  let at = 8;
-  while (at + 12 <= bytes.length) {
-    const end = at + 12 + view.getUint32(at);
-    if (end > bytes.length) break;
-    chunks.push({ type: String.fromCharCode(...bytes.subarray(at + 4, at + 8)), start: at, end });
-    at = end;
-  }
-  return chunks;
-}
-
 /** A PNG's pixels with what another PNG says of itself. */
 export function pngWith(pixels: Uint8Array, source: Uint8Array): Uint8Array<ArrayBuffer> {
-  const carried = chunksOf(source)
+  const carried = pngChunks(source)
     .filter((c) => !PIXEL_CHUNKS.has(c.type))
     .map((c) => source.subarray(c.start, c.end));
-  const own = chunksOf(pixels).filter((c) => PIXEL_CHUNKS.has(c.type));
+  const own = pngChunks(pixels).filter((c) => PIXEL_CHUNKS.has(c.type));
   const [header, ...rest] = own.map((c) => pixels.subarray(c.start, c.end));
   return header ? joined([pixels.subarray(0, 8), header, ...carried, ...rest]) : pixels.slice();
 }
@@ -154,6 +156,9 @@ function swapped(bytes: Uint8Array, type: number): Uint8Array {
   return out;
 }
 
+/** The kind of value that leads to a directory. */
+const LONG = 4;
+
 /** EXIF's own directory and the one of places, which tags of the first lead to. */
 const INNER_TAGS = new Set([34665, 34853]);
 /** A pointer into another directory of EXIF, and notes of a maker that point into their own file: neither moves. */
@@ -170,8 +175,9 @@ export function tiffTagsOf(bytes: Uint8Array): TiffTag[] {
   );
   return first.map((tag): TiffTag => {
     if (!INNER_TAGS.has(tag.tag)) return tag;
-    const place = new DataView(tag.bytes.buffer).getUint32(0, true);
-    return { ...tag, inner: tagsAt(place, (inner) => !NOT_MOVED.has(inner)) };
+    // Some writers lead there by a number of two bytes; it is written again with four.
+    const place = tag.bytes.reduceRight((sum, byte) => sum * 256 + byte, 0);
+    return { ...tag, type: LONG, inner: tagsAt(place, (inner) => !NOT_MOVED.has(inner)) };
   });
 
   function tagsAt(directory: number, wanted: (tag: number) => boolean): TiffTag[] {

@@ -11,8 +11,42 @@ export function containerOf(bytes: Uint8Array): Container {
   return 'other';
 }
 
-/** Bits a sample of a PNG, from its header; null where it is cut short. */
-export const pngDepth = (bytes: Uint8Array): number | null => bytes[24] ?? null;
+/** A PNG's colour type for pixels that are numbers of a palette (ISO/IEC 15948). */
+const PALETTE = 3;
+
+/** Whether a PNG's pixels are values of 8 or 16 bits each, by its header; others are palettes, or finer than a byte. */
+export const isPlainPng = (bytes: Uint8Array): boolean =>
+  (bytes[24] === 8 || bytes[24] === 16) && bytes[25] !== PALETTE;
+
+export interface PngChunk {
+  type: string;
+  start: number;
+  end: number;
+}
+
+/** The chunks of a PNG, as far as they are whole. */
+export function pngChunks(bytes: Uint8Array): PngChunk[] {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
+  const chunks: PngChunk[] = [];
+  let at = 8;
+  while (at + 12 <= bytes.length) {
+    const end = at + 12 + view.getUint32(at);
+    if (end > bytes.length) break;
+    chunks.push({ type: String.fromCharCode(...bytes.subarray(at + 4, at + 8)), start: at, end });
+    at = end;
+  }
+  return chunks;
+}
+
+/** A PNG without what says how it is turned: decoders differ in whether they obey it. */
+export function pngAsStored(bytes: Uint8Array): Uint8Array {
+  const turned = pngChunks(bytes).find(({ type }) => type === 'eXIf');
+  if (!turned) return bytes;
+  const left = new Uint8Array(bytes.length - (turned.end - turned.start));
+  left.set(bytes.subarray(0, turned.start));
+  left.set(bytes.subarray(turned.end), turned.start);
+  return left;
+}
 
 export interface PictureSize {
   widthPx: number;
@@ -30,14 +64,20 @@ export function pngSize(bytes: Uint8Array): PictureSize | null {
 const isFrameMarker = (marker: number): boolean =>
   marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
 
-/** Size of a JPEG as its first frame header states it; null where there is none. */
-export function jpegSize(bytes: Uint8Array): PictureSize | null {
+/** What a JPEG's first frame header states: its size, and values a pixel. */
+interface JpegHead extends PictureSize {
+  components: number;
+}
+
+/** A JPEG's first frame header; null where there is none. */
+export function jpegHead(bytes: Uint8Array): JpegHead | null {
   const word = (i: number) => ((bytes[i] ?? 0) << 8) | (bytes[i + 1] ?? 0);
   let at = 2;
   while (at + 9 <= bytes.length) {
     if (bytes[at] !== 0xff) return null;
     const marker = bytes[at + 1] as number;
-    if (isFrameMarker(marker)) return { widthPx: word(at + 7), heightPx: word(at + 5) };
+    if (isFrameMarker(marker))
+      return { widthPx: word(at + 7), heightPx: word(at + 5), components: bytes[at + 9] ?? 0 };
     // Fill bytes and markers without a length.
     if (marker === 0xff) at += 1;
     else if (marker === 0x01 || (marker >= 0xd0 && marker <= 0xd8)) at += 2;
@@ -50,7 +90,7 @@ export function jpegSize(bytes: Uint8Array): PictureSize | null {
 export function pictureSize(bytes: Uint8Array): PictureSize | null {
   const container = containerOf(bytes);
   if (container === 'png') return pngSize(bytes);
-  return container === 'jpeg' ? jpegSize(bytes) : null;
+  return container === 'jpeg' ? jpegHead(bytes) : null;
 }
 
 /** What a PNG says of its tone response; null where it says nothing. */

@@ -5,7 +5,7 @@ import { drawRig, exposureOf, mapOf } from '../../../../tests/support/frames';
 import { decodePicture } from '../../../node/picture';
 import { jpegFile, pngFile, type ShotSettings, expose } from '../../bench-camera';
 import { randomOf } from '../../maths';
-import { containerOf, jpegSize, largestJpeg, pngSize } from './container';
+import { containerOf, jpegHead, largestJpeg, pngSize } from './container';
 import { decodeFrame } from './decode';
 import { measureFile } from '../../measure';
 import type { PixelImage } from './pixels';
@@ -158,11 +158,11 @@ describe('a picture larger than any camera takes', () => {
   it('sizes are those the files have', async () => {
     const image = frame({ depth: 8, channels: 3 });
     expect(pngSize(pngFile(image, shot))).toEqual({ widthPx: 600, heightPx: 400 });
-    expect(jpegSize(await jpegFile(image, shot, encodeJpeg))).toEqual({
+    expect(jpegHead(await jpegFile(image, shot, encodeJpeg))).toMatchObject({
       widthPx: 600,
       heightPx: 400,
     });
-    expect(jpegSize(Uint8Array.of(0xff, 0xd8, 0xff))).toBeNull();
+    expect(jpegHead(Uint8Array.of(0xff, 0xd8, 0xff))).toBeNull();
     expect(pngSize(Uint8Array.of(0x89))).toBeNull();
   });
 

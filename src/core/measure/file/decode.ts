@@ -3,13 +3,16 @@ import { fail, ok, type Result } from '../../words';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
 import {
   containerOf,
+  isPlainPng,
   largestJpeg,
-  pngDepth,
   pictureSize,
+  pngAsStored,
   pngTone,
-  type PictureSize,
 } from './container';
 import type { PixelImage } from './pixels';
+import { RefusedPicture, refuseLarge } from './refused';
+import { mayBeRaw, readTiff } from './tiffFile';
+import { unkeptIn } from './unkept';
 
 /** Decodes 8-bit JPEG or PNG; throws where it cannot. */
 export type PictureDecoder = (bytes: Uint8Array) => Promise<PixelImage>;
@@ -41,11 +44,11 @@ export interface DecodedFrame {
   preview: boolean;
   /** True where the file says that the simulated camera took it. */
   simulated: boolean;
+  /** Why the file could not be written again with other pixels and all it holds, going on from its name; null where it could. */
+  unkept: string | null;
 }
 
 const MOST_FILE_BYTES = 400e6;
-/** The largest cameras take 150 million in one exposure. */
-export const MOST_PIXELS = 160e6;
 
 const NO_SETTINGS: FrameSettings = {
   focalMm: null,
@@ -132,11 +135,11 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
   }
 }
 
-async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
+/** A PNG as it stands in the file: a screen's canvas turns it and loses colours where it is transparent. */
+async function decodePlainPng(bytes: Uint8Array): Promise<PixelImage> {
   refuseLarge(pictureSize(bytes));
   const { decode } = await import('fast-png');
   const png = decode(bytes);
-  if (png.palette) throw new Error('palette');
   return {
     widthPx: png.width,
     heightPx: png.height,
@@ -144,22 +147,6 @@ async function decodePng16(bytes: Uint8Array): Promise<PixelImage> {
     depth: png.depth === 16 ? 16 : 8,
     data: png.data as Uint8Array | Uint16Array,
   };
-}
-
-/** A picture that could be decoded and is not; the message goes on from the file's name. */
-class RefusedPicture extends Error {
-  constructor(
-    readonly code: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
-
-/** Refuses by its size a picture that would fill the memory, before it is decoded. */
-function refuseLarge(size: PictureSize | null): void {
-  if (size && size.widthPx * size.heightPx > MOST_PIXELS)
-    throw new RefusedPicture('tooLarge', `has more than ${MOST_PIXELS / 1e6} million pixels.`);
 }
 
 /** A decoder that asks the header first. */
@@ -170,58 +157,42 @@ const bounded =
     return decodePicture(bytes);
   };
 
-/** The TIFF tag of a picture in tiles; of coloured ones the decoder reads the wrong samples. */
-const TILE_WIDTH = 322;
-
-async function decodeTiff(bytes: Uint8Array): Promise<PixelImage | null> {
-  const { decode } = await import('tiff');
-  const [head] = decode(bytes, { pages: [0], ignoreImageData: true });
-  if (head) refuseLarge({ widthPx: head.width, heightPx: head.height });
-  if (head && head.samplesPerPixel > 1 && head.fields.has(TILE_WIDTH))
-    throw new RefusedPicture(
-      'tiles',
-      'is a coloured TIFF in tiles, which is not read; save it in strips, in grey, or as PNG or JPEG.',
-    );
-  const [page] = decode(bytes, { pages: [0] });
-  if (!page) return null;
-  const { width, height, data, bitsPerSample, components } = page;
-  if ((bitsPerSample !== 8 && bitsPerSample !== 16) || width * height * components !== data.length)
-    return null;
-  return {
-    widthPx: width,
-    heightPx: height,
-    channels: Math.min(4, components) as PixelImage['channels'],
-    depth: bitsPerSample,
-    data: data as Uint8Array | Uint16Array,
-  };
-}
-
 /** A TIFF as it stands, or, where it is a raw file, the picture it carries. */
 async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
+  let refused: RefusedPicture | null = null;
   try {
-    const image = await decodeTiff(bytes);
-    if (image && image.channels !== 2) return { image, preview: false };
+    const read = await readTiff(bytes);
+    if (read) return { ...read, preview: false };
   } catch (error) {
-    if (error instanceof RefusedPicture) throw error;
+    if (!mayBeRaw(error)) throw error;
     // A raw file is a TIFF of a kind of its own: its preview is looked for below.
+    refused = error instanceof RefusedPicture ? error : null;
   }
-  return previewIn(bytes, decodePicture);
+  try {
+    const found = await previewIn(bytes, decodePicture);
+    if (found || !refused) return found;
+  } catch (error) {
+    if (!refused) throw error;
+  }
+  throw refused;
 }
 
 /** The picture a raw file carries for looking at; null where it carries none. */
 async function previewIn(bytes: Uint8Array, decodePicture: PictureDecoder) {
   const jpeg = largestJpeg(bytes);
-  return jpeg ? { image: await decodePicture(jpeg), preview: true } : null;
+  return jpeg ? { image: await decodePicture(jpeg), furtherValues: 0, preview: true } : null;
 }
 
 async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
   switch (containerOf(bytes)) {
     case 'jpeg':
-      return { image: await decodePicture(bytes), preview: false };
-    case 'png':
-      return pngDepth(bytes) === 16
-        ? { image: await decodePng16(bytes), preview: false }
-        : { image: await decodePicture(bytes), preview: false };
+      return { image: await decodePicture(bytes), furtherValues: 0, preview: false };
+    case 'png': {
+      const image = isPlainPng(bytes)
+        ? await decodePlainPng(bytes)
+        : await decodePicture(pngAsStored(bytes));
+      return { image, furtherValues: 0, preview: false };
+    }
     case 'tiff':
       return tiffOrPreview(bytes, decodePicture);
     case 'other':
@@ -246,7 +217,7 @@ export async function decodeFrame(
   try {
     const found = await pictureOf(bytes, bounded(decodePicture));
     if (!found) return fail('picture', '', whole);
-    const { image, preview } = found;
+    const { image, preview, furtherValues } = found;
     refuseLarge(image);
     const { settings, camera, srgb, simulated } = await readSettings(bytes);
     const container = containerOf(bytes);
@@ -258,6 +229,7 @@ export async function decodeFrame(
       toldTone: told ?? (srgb ? 'srgb' : null),
       preview,
       simulated,
+      unkept: unkeptIn(bytes, container, furtherValues),
     });
   } catch (error) {
     return error instanceof RefusedPicture
