@@ -169,6 +169,7 @@ export function tiffTagsOf(bytes: Uint8Array): TiffTag[] {
   if (bytes.length < 8) return [];
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
   const little = view.getUint16(0) === 0x4949;
+  let copied = 0;
   const first = tagsAt(
     view.getUint32(4, little),
     (tag) => CARRIED_TAGS.has(tag) || INNER_TAGS.has(tag),
@@ -192,7 +193,9 @@ export function tiffTagsOf(bytes: Uint8Array): TiffTag[] {
         const size = (SIZES[type] ?? 0) * values;
         if (!wanted(tag) || size === 0) return [];
         const start = size <= 4 ? at + 8 : view.getUint32(at + 8, little);
-        if (start + size > bytes.length) return [];
+        // All together no more than the file: else one that says each is all of it would fill the memory.
+        copied += size;
+        if (start + size > bytes.length || copied > bytes.length) return [];
         const raw = bytes.slice(start, start + size);
         return [{ tag, type, count: values, bytes: little ? raw : swapped(raw, type) }];
       },

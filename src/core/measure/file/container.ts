@@ -38,14 +38,23 @@ export function pngChunks(bytes: Uint8Array): PngChunk[] {
   return chunks;
 }
 
-/** A PNG without what says how it is turned: decoders differ in whether they obey it. */
-export function pngAsStored(bytes: Uint8Array): Uint8Array {
-  const turned = pngChunks(bytes).find(({ type }) => type === 'eXIf');
-  if (!turned) return bytes;
-  const left = new Uint8Array(bytes.length - (turned.end - turned.start));
-  left.set(bytes.subarray(0, turned.start));
-  left.set(bytes.subarray(turned.end), turned.start);
-  return left;
+/** Chunks that hold a PNG's pixels. */
+const PIXEL_CHUNKS = new Set(['IHDR', 'PLTE', 'tRNS', 'IDAT', 'IEND']);
+
+/**
+ * A PNG with its pixels alone: decoders differ in whether they obey what turns it, and its profile or texts may be
+ * made to fill the memory once they are inflated.
+ */
+export function pngPixelsAlone(bytes: Uint8Array): Uint8Array {
+  const kept = pngChunks(bytes).filter(({ type }) => PIXEL_CHUNKS.has(type));
+  const alone = new Uint8Array(kept.reduce((sum, { start, end }) => sum + end - start, 8));
+  alone.set(bytes.subarray(0, 8));
+  let at = 8;
+  for (const { start, end } of kept) {
+    alone.set(bytes.subarray(start, end), at);
+    at += end - start;
+  }
+  return alone;
 }
 
 export interface PictureSize {

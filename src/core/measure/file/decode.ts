@@ -6,10 +6,11 @@ import {
   isPlainPng,
   largestJpeg,
   pictureSize,
-  pngAsStored,
+  pngPixelsAlone,
   pngTone,
 } from './container';
 import type { PixelImage } from './pixels';
+import { readPng } from './pngFile';
 import { RefusedPicture, refuseLarge } from './refused';
 import { mayBeRaw, readTiff } from './tiffFile';
 import { unkeptIn } from './unkept';
@@ -135,20 +136,6 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
   }
 }
 
-/** A PNG as it stands in the file: a screen's canvas turns it and loses colours where it is transparent. */
-async function decodePlainPng(bytes: Uint8Array): Promise<PixelImage> {
-  refuseLarge(pictureSize(bytes));
-  const { decode } = await import('fast-png');
-  const png = decode(bytes);
-  return {
-    widthPx: png.width,
-    heightPx: png.height,
-    channels: png.channels as PixelImage['channels'],
-    depth: png.depth === 16 ? 16 : 8,
-    data: png.data as Uint8Array | Uint16Array,
-  };
-}
-
 /** A decoder that asks the header first. */
 const bounded =
   (decodePicture: PictureDecoder): PictureDecoder =>
@@ -189,8 +176,8 @@ async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
       return { image: await decodePicture(bytes), furtherValues: 0, preview: false };
     case 'png': {
       const image = isPlainPng(bytes)
-        ? await decodePlainPng(bytes)
-        : await decodePicture(pngAsStored(bytes));
+        ? await readPng(bytes)
+        : await decodePicture(pngPixelsAlone(bytes));
       return { image, furtherValues: 0, preview: false };
     }
     case 'tiff':

@@ -1,6 +1,6 @@
 /** TIFF files in: what the decoder reads, turned as they stand in the file; what it does not is told by its name. */
 import type { PixelImage } from './pixels';
-import { RefusedPicture, refuseLarge } from './refused';
+import { RefusedPicture, refuseHollow, refuseLarge } from './refused';
 
 /* Tags and values of TIFF 6.0 and its supplements, from memory. */
 const ORIENTATION = 274;
@@ -46,6 +46,23 @@ function unreadWhy(head: Head): string | null {
   return null;
 }
 
+/** Bytes of a value by its kind; index is the kind. */
+const VALUE_BYTES = [0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8];
+
+/** Whether the tags of a TIFF's first directory are no more, all together, than its file: one made to fill the memory says each is all of it. */
+function holdsItsTags(bytes: Uint8Array): boolean {
+  if (bytes.length < 8) return false;
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
+  const little = view.getUint16(0) === 0x4949;
+  const directory = view.getUint32(4, little);
+  if (directory + 2 > bytes.length) return false;
+  const end = Math.min(bytes.length, directory + 2 + 12 * view.getUint16(directory, little));
+  let sum = 0;
+  for (let at = directory + 2; at + 12 <= end; at += 12)
+    sum += (VALUE_BYTES[view.getUint16(at + 2, little)] ?? 0) * view.getUint32(at + 4, little);
+  return sum <= bytes.length;
+}
+
 /** A copy of a TIFF that says it is not turned: its pixels are taken as they stand. */
 function asStored(bytes: Uint8Array): Uint8Array {
   const copy = bytes.slice();
@@ -86,10 +103,13 @@ export interface ReadTiff {
  * decoder throws of damaged files and raw ones, and a refusal of whole ones that are not read.
  */
 export async function readTiff(bytes: Uint8Array): Promise<ReadTiff | null> {
+  if (!holdsItsTags(bytes)) return null;
   const { decode } = await import('tiff');
   const [head] = decode(bytes, { pages: [0], ignoreImageData: true });
   if (!head) return null;
-  refuseLarge({ widthPx: head.width, heightPx: head.height });
+  const { width: widthPx, height: heightPx, samplesPerPixel, bitsPerSample: bits } = head;
+  refuseLarge({ widthPx, heightPx });
+  refuseHollow((widthPx * heightPx * samplesPerPixel * bits) / 8, bytes.length);
   const why = unreadWhy(head);
   if (why !== null) throw new RefusedPicture('kind', why);
   const isTurned = (tagOf(head, ORIENTATION) ?? 1) !== 1;

@@ -1,0 +1,69 @@
+/** PNG files of 8 and 16 bits in, as they stand: a screen's canvas turns them and loses colours where they are transparent. */
+import { pngChunks, pngPixelsAlone, pngSize } from './container';
+import type { PixelImage } from './pixels';
+import { refuseLarge } from './refused';
+
+/** Values a pixel by the colour type of the header (ISO/IEC 15948). */
+const VALUES: Readonly<Record<number, number>> = { 0: 1, 2: 3, 4: 2, 6: 4 };
+/** Where the pixels of each of Adam7's passes begin, and how far apart they lie: x, y, across, down. */
+const PASSES = [
+  [0, 0, 8, 8],
+  [4, 0, 8, 8],
+  [0, 4, 4, 8],
+  [2, 0, 4, 4],
+  [0, 2, 2, 4],
+  [1, 0, 2, 2],
+  [0, 1, 1, 2],
+] as const;
+
+/** How many bytes the pixels of a PNG are once they are inflated, a byte a row for its filter included. */
+function inflatedBytes(bytes: Uint8Array): number {
+  const { widthPx = 0, heightPx = 0 } = pngSize(bytes) ?? {};
+  const [depth = 0, colours = 0, interlaced = 0] = [bytes[24], bytes[25], bytes[28]];
+  const pixelBytes = ((VALUES[colours] ?? 0) * depth) / 8;
+  const passes = interlaced === 1 ? PASSES : ([[0, 0, 1, 1]] as const);
+  return passes.reduce((sum, [x, y, across, down]) => {
+    const width = Math.max(0, Math.ceil((widthPx - x) / across));
+    const height = Math.max(0, Math.ceil((heightPx - y) / down));
+    return width === 0 ? sum : sum + height * (width * pixelBytes + 1);
+  }, 0);
+}
+
+/** Whether a PNG's pixel data inflate to as many bytes as its header needs; counted as they come, and no farther. */
+async function holdsItsPixels(bytes: Uint8Array): Promise<boolean> {
+  const wanted = inflatedBytes(bytes);
+  const packed = pngChunks(bytes)
+    .filter(({ type }) => type === 'IDAT')
+    .map(({ start, end }) => bytes.slice(start + 8, end - 4));
+  const reader = new Blob(packed)
+    .stream()
+    .pipeThrough(new DecompressionStream('deflate'))
+    .getReader();
+  let counted = 0;
+  try {
+    while (counted <= wanted) {
+      const { value, done } = await reader.read();
+      if (done) break;
+      counted += value.length;
+    }
+  } catch {
+    // What follows the pixels, or is cut off before their end: the count tells which.
+  }
+  await reader.cancel().catch(() => undefined);
+  return counted === wanted;
+}
+
+/** A PNG's pixels; throws where it is damaged, cut short, or holds other than its header says. */
+export async function readPng(bytes: Uint8Array): Promise<PixelImage> {
+  refuseLarge(pngSize(bytes));
+  if (!(await holdsItsPixels(bytes))) throw new Error('pixels are missing, or too many');
+  const { decode } = await import('fast-png');
+  const png = decode(pngPixelsAlone(bytes));
+  return {
+    widthPx: png.width,
+    heightPx: png.height,
+    channels: png.channels as PixelImage['channels'],
+    depth: png.depth === 16 ? 16 : 8,
+    data: png.data as Uint8Array | Uint16Array,
+  };
+}
