@@ -300,6 +300,8 @@ describe('a rig that was chosen', () => {
         const handed = rigOf(candidate, job, kitOf(rig))!;
         const { verdict, optics, frame } = evaluate(handed);
         expect(verdict.kind, JSON.stringify(candidate)).toBe('Clear');
+        // No place it serves is told as likelier dark than it is; this is one of them.
+        expect(verdict.risk).toBeLessThanOrEqual((candidate.risk?.risk ?? 0) + 1e-6);
         const t = optics.train.tStop ?? null;
         if (candidate.light === 'T') expect(candidate.tStop).toBeCloseTo(t!, 9);
         if (candidate.light === 'f') expect(candidate.tStop).toBeCloseTo(optics.train.fNumber, 9);

@@ -27,7 +27,7 @@ export {
   radiusAtLight,
   radiusAtTransmission,
 } from './radii';
-export { blackoutRadiusMm, openRadiusMm, rectangularRim, type Rim } from './rim';
+export { blackoutRadiusMm, openRadiusMm, rectangularRim, type Rim, widestEdgeMm } from './rim';
 export { darknessStops, type Halo, lightAt, naturalFalloff, transmissionAt } from './rims';
 export { shownOf, towardEdge } from './shown';
 export {

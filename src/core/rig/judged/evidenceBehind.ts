@@ -1,5 +1,11 @@
 /** What the halo on the sensor rests on, the rims of the train counted in. */
-import { evidenceFor, type HaloEvidence, predictHalo, PUPIL_SHARE_OF_FALLOFF } from '../../halo';
+import {
+  evidenceFor,
+  type HaloEvidence,
+  predictHalo,
+  PUPIL_SHARE_OF_FALLOFF,
+  widestEdgeMm,
+} from '../../halo';
 import { fullName, isFront, type Part } from '../../kit/records';
 import type { Situation } from '../../rig';
 import { haloBehind, isMadeForLens, isRimUnknown, placeDoubt, rimsKnown } from '../train';
@@ -87,7 +93,7 @@ export function evidenceBehind(situation: OnSensor, helicoidMm = 0): HaloEvidenc
   );
   const unknown = train.parts.filter((part) => isRimUnknown(part, train.mounts));
   if (own.length === 0 && unknown.length === 0) return evidence;
-  const edges = halo.rims.map((r) => r.edgeRadiusMm);
+  const edges = halo.rims.map(widestEdgeMm);
   const narrowest = Math.min(...edges);
   /** How far what is not known of a rim makes the edge unsure, 0..1: all of it where it is the narrowest. */
   const takesPart = (edge: number): number =>
