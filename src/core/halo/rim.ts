@@ -71,9 +71,7 @@ export function rimToward(rim: Rim, xMm: number, yMm: number): Rim {
 
 /** The farthest a rim's edge gets from the middle, mm: a rectangle's corner. The same however the rim is told. */
 export const widestEdgeMm = ({ edgeRadiusMm, rectangle }: Rim): number =>
-  rectangle
-    ? edgeRadiusMm * Math.hypot(rectangle.halfWidth, rectangle.halfHeight)
-    : edgeRadiusMm;
+  rectangle ? edgeRadiusMm * Math.hypot(rectangle.halfWidth, rectangle.halfHeight) : edgeRadiusMm;
 
 /** A rim seen on its side: what lay across lies down. */
 export function rimOnSide(rim: Rim): Rim {
