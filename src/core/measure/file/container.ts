@@ -38,15 +38,15 @@ export function pngChunks(bytes: Uint8Array): PngChunk[] {
   return chunks;
 }
 
-/** Chunks that hold a PNG's pixels. */
-const PIXEL_CHUNKS = new Set(['IHDR', 'PLTE', 'tRNS', 'IDAT', 'IEND']);
+/** Chunks without which no PNG is decoded. */
+const DECODED_CHUNKS = new Set(['IHDR', 'PLTE', 'tRNS', 'IDAT', 'IEND']);
 
 /**
  * A PNG with its pixels alone: decoders differ in whether they obey what turns it, and its profile or texts may be
  * made to fill the memory once they are inflated.
  */
 export function pngPixelsAlone(bytes: Uint8Array): Uint8Array {
-  const kept = pngChunks(bytes).filter(({ type }) => PIXEL_CHUNKS.has(type));
+  const kept = pngChunks(bytes).filter(({ type }) => DECODED_CHUNKS.has(type));
   const alone = new Uint8Array(kept.reduce((sum, { start, end }) => sum + end - start, 8));
   alone.set(bytes.subarray(0, 8));
   let at = 8;
@@ -67,6 +67,33 @@ export function pngSize(bytes: Uint8Array): PictureSize | null {
   if (bytes.length < 24) return null;
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
   return { widthPx: view.getUint32(16), heightPx: view.getUint32(20) };
+}
+
+export interface JpegSegment {
+  marker: number;
+  start: number;
+  end: number;
+}
+
+const START_OF_SCAN = 0xda;
+
+/** Segments of a JPEG before its pixels, as far as they are whole. */
+export function jpegSegments(bytes: Uint8Array): JpegSegment[] {
+  const segments: JpegSegment[] = [];
+  let at = 2;
+  while (at + 4 <= bytes.length && bytes[at] === 0xff) {
+    const marker = bytes[at + 1] ?? 0;
+    if (marker === 0xff) {
+      at += 1;
+      continue;
+    }
+    if (marker === START_OF_SCAN || marker === 0xd9) break;
+    const end = at + 2 + Math.max(2, ((bytes[at + 2] ?? 0) << 8) | (bytes[at + 3] ?? 0));
+    if (end > bytes.length) break;
+    segments.push({ marker, start: at, end });
+    at = end;
+  }
+  return segments;
 }
 
 /** Whether a marker begins a frame of a JPEG, of any coding: C0 to CF but for tables and the arithmetic coder. */
@@ -102,18 +129,13 @@ export function pictureSize(bytes: Uint8Array): PictureSize | null {
   return container === 'jpeg' ? jpegHead(bytes) : null;
 }
 
-/** What a PNG says of its tone response; null where it says nothing. */
+/** What a PNG says of its tone response before its pixels; null where it says nothing. */
 export function pngTone(bytes: Uint8Array): 'srgb' | 'linear' | null {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
-  let at = 8;
-  while (at + 12 <= bytes.length) {
-    const length = view.getUint32(at);
-    const type = String.fromCharCode(...bytes.subarray(at + 4, at + 8));
+  for (const { type, start } of pngChunks(bytes)) {
     if (type === 'sRGB') return 'srgb';
-    if (type === 'gAMA' && at + 12 <= bytes.length)
-      return view.getUint32(at + 8) > 90_000 ? 'linear' : 'srgb';
+    if (type === 'gAMA') return view.getUint32(start + 8) > 90_000 ? 'linear' : 'srgb';
     if (type === 'IDAT') return null;
-    at += 12 + length;
   }
   return null;
 }

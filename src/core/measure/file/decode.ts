@@ -12,7 +12,7 @@ import {
 import type { PixelImage } from './pixels';
 import { readPng } from './pngFile';
 import { RefusedPicture, refuseLarge } from './refused';
-import { mayBeRaw, readTiff } from './tiffFile';
+import { readTiff } from './tiffFile';
 import { unkeptIn } from './unkept';
 
 /** Decodes 8-bit JPEG or PNG; throws where it cannot. */
@@ -151,17 +151,15 @@ async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
     const read = await readTiff(bytes);
     if (read) return { ...read, preview: false };
   } catch (error) {
-    if (!mayBeRaw(error)) throw error;
-    // A raw file is a TIFF of a kind of its own: its preview is looked for below.
-    refused = error instanceof RefusedPicture ? error : null;
+    // A raw file is a TIFF of a kind of its own: its preview is looked for.
+    if (error instanceof RefusedPicture) refused = error;
+    if (refused && !refused.mayBeRaw) throw refused;
   }
-  try {
-    const found = await previewIn(bytes, decodePicture);
-    if (found || !refused) return found;
-  } catch (error) {
-    if (!refused) throw error;
-  }
-  throw refused;
+  const found = await previewIn(bytes, decodePicture).catch((error: unknown) => {
+    throw refused ?? error;
+  });
+  if (!found && refused) throw refused;
+  return found;
 }
 
 /** The picture a raw file carries for looking at; null where it carries none. */

@@ -1,6 +1,13 @@
 /** The face of this folder: what others may use of it. */
 export { SIMULATED_MAKER, SIMULATED_MODEL } from './cameraMark';
-export { type Container, containerOf, pictureSize, pngChunks } from './container';
+export {
+  type Container,
+  containerOf,
+  jpegSegments,
+  type JpegSegment,
+  pictureSize,
+  pngChunks,
+} from './container';
 export {
   type DecodedFrame,
   decodeFrame,
@@ -11,3 +18,4 @@ export {
 } from './decode';
 export { type PixelImage, sensorAsShot } from './pixels';
 export { MOST_PIXELS } from './refused';
+export { ORIENTATION_TAG, tiffDirectory, type TiffDirectory, VALUE_BYTES } from './tiffEntries';

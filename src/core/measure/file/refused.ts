@@ -9,6 +9,8 @@ export class RefusedPicture extends Error {
   constructor(
     readonly code: string,
     message: string,
+    /** Whether the file may all the same be a raw one with a preview inside. */
+    readonly mayBeRaw = false,
   ) {
     super(message);
   }

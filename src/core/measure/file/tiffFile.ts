@@ -1,9 +1,9 @@
 /** TIFF files in: what the decoder reads, turned as they stand in the file; what it does not is told by its name. */
 import type { PixelImage } from './pixels';
 import { RefusedPicture, refuseHollow, refuseLarge } from './refused';
+import { ORIENTATION_TAG, tiffDirectory } from './tiffEntries';
 
 /* Tags and values of TIFF 6.0 and its supplements, from memory. */
-const ORIENTATION = 274;
 const PLANAR = 284;
 const TILE_WIDTH = 322;
 const PHOTOMETRIC = 262;
@@ -46,32 +46,20 @@ function unreadWhy(head: Head): string | null {
   return null;
 }
 
-/** Bytes of a value by its kind; index is the kind. */
-const VALUE_BYTES = [0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8];
-
 /** Whether the tags of a TIFF's first directory are no more, all together, than its file: one made to fill the memory says each is all of it. */
 function holdsItsTags(bytes: Uint8Array): boolean {
-  if (bytes.length < 8) return false;
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
-  const little = view.getUint16(0) === 0x4949;
-  const directory = view.getUint32(4, little);
-  if (directory + 2 > bytes.length) return false;
-  const end = Math.min(bytes.length, directory + 2 + 12 * view.getUint16(directory, little));
-  let sum = 0;
-  for (let at = directory + 2; at + 12 <= end; at += 12)
-    sum += (VALUE_BYTES[view.getUint16(at + 2, little)] ?? 0) * view.getUint32(at + 4, little);
-  return sum <= bytes.length;
+  const directory = tiffDirectory(bytes);
+  return (
+    directory !== null && directory.entries.reduce((sum, { size }) => sum + size, 0) <= bytes.length
+  );
 }
 
 /** A copy of a TIFF that says it is not turned: its pixels are taken as they stand. */
 function asStored(bytes: Uint8Array): Uint8Array {
   const copy = bytes.slice();
   const view = new DataView(copy.buffer);
-  const little = view.getUint16(0) === 0x4949;
-  const directory = view.getUint32(4, little);
-  const count = view.getUint16(directory, little);
-  for (let at = directory + 2; at < directory + 2 + 12 * count; at += 12)
-    if (view.getUint16(at, little) === ORIENTATION) view.setUint16(at + 8, 1, little);
+  const { little, entries } = tiffDirectory(bytes) ?? { little: true, entries: [] };
+  for (const { tag, at } of entries) if (tag === ORIENTATION_TAG) view.setUint16(at, 1, little);
   return copy;
 }
 
@@ -111,8 +99,10 @@ export async function readTiff(bytes: Uint8Array): Promise<ReadTiff | null> {
   refuseLarge({ widthPx, heightPx });
   refuseHollow((widthPx * heightPx * samplesPerPixel * bits) / 8, bytes.length);
   const why = unreadWhy(head);
-  if (why !== null) throw new RefusedPicture('kind', why);
-  const isTurned = (tagOf(head, ORIENTATION) ?? 1) !== 1;
+  // Raw files keep their preview in this way, and are looked through for it.
+  const mayBeRaw = Number(tagOf(head, PHOTOMETRIC)) === YCBCR && !head.fields.has(TILE_WIDTH);
+  if (why !== null) throw new RefusedPicture('kind', why, mayBeRaw);
+  const isTurned = (tagOf(head, ORIENTATION_TAG) ?? 1) !== 1;
   const [page] = decode(isTurned ? asStored(bytes) : bytes, { pages: [0] });
   if (!page) return null;
   const { width, height, data, bitsPerSample, components } = page;
@@ -131,7 +121,3 @@ export async function readTiff(bytes: Uint8Array): Promise<ReadTiff | null> {
   };
   return { image, furtherValues: components - channels };
 }
-
-/** Whether a raw file may say this of its preview, which is then looked for inside it. */
-export const mayBeRaw = (error: unknown): boolean =>
-  !(error instanceof RefusedPicture) || error.message.includes(COLOURS[YCBCR] ?? '');
