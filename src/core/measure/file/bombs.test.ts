@@ -57,6 +57,12 @@ describe('a PNG', () => {
     expect(await told(pngOf(deflateSync(rows).subarray(0, 9)))).toMatch(damaged);
   });
 
+  it('that makes one of its colours see-through cannot be saved with that', async () => {
+    const png = pngOf(deflateSync(rows), chunk('tRNS', Uint8Array.of(0, 9)));
+    const read = await decodeFrame(png, 'a.file', decodePicture);
+    expect(read.ok && read.value.unkept).toMatch(/^has a see-through colour/);
+  });
+
   it('is read value for value when its rows come in passes', async () => {
     const interlaced = new Uint8Array(await picture().png({ progressive: true }).toBuffer());
     expect(interlaced[28]).toBe(1);

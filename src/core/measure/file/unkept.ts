@@ -26,10 +26,10 @@ export function unkeptIn(
 ): string | null {
   if (furtherValues > 0)
     return `holds ${furtherValues} further values a pixel beside its colours, which would be lost`;
-  if (container === 'png' && !isPlainPng(bytes)) {
-    const isClear = pngChunks(bytes).some(({ type }) => type === 'tRNS');
-    return isClear ? 'has transparent places in a palette, which would be lost' : null;
-  }
+  if (container === 'png' && pngChunks(bytes).some(({ type }) => type === 'tRNS'))
+    return isPlainPng(bytes)
+      ? 'has a see-through colour, which would be lost'
+      : 'has transparent places in a palette, which would be lost';
   if (container !== 'jpeg') return null;
   const components = jpegHead(bytes)?.components;
   if (components === 4) return 'is in CMYK, which would be lost';
