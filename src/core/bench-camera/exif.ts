@@ -1,6 +1,6 @@
 /** Settings as EXIF (JEITA CP-3451, from memory), into PNG and JPEG files. */
 
-import { crc32 } from '../maths';
+import { crc32, joined } from '../maths';
 import { SIMULATED_MAKER, SIMULATED_MODEL } from '../measure/file';
 
 export interface ShotSettings {
@@ -81,7 +81,8 @@ function exifBlock(shot: ShotSettings): Uint8Array {
   return Uint8Array.from([...head, ...directory(main(second), 8), ...own]);
 }
 
-function chunk(type: string, data: Uint8Array): Uint8Array {
+/** A chunk of a PNG (ISO/IEC 15948). */
+export function pngChunk(type: string, data: Uint8Array): Uint8Array {
   const out = new Uint8Array(12 + data.length);
   const view = new DataView(out.buffer);
   view.setUint32(0, data.length);
@@ -94,22 +95,12 @@ function chunk(type: string, data: Uint8Array): Uint8Array {
 /** Length of a PNG's signature and header chunk, after which others may stand. */
 const PNG_HEAD = 33;
 
-const joined = (parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer> => {
-  const out = new Uint8Array(parts.reduce((n, p) => n + p.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    out.set(part, at);
-    at += part.length;
-  }
-  return out;
-};
-
 /** A PNG file with its settings and tone response put in (eXIf, and sRGB or gAMA). */
 export function pngWithExif(png: Uint8Array, shot: ShotSettings): Uint8Array<ArrayBuffer> {
   const tone = shot.srgb
-    ? chunk('sRGB', Uint8Array.of(0))
-    : chunk('gAMA', Uint8Array.of(0, 1, 0x86, 0xa0));
-  const exif = chunk('eXIf', exifBlock(shot));
+    ? pngChunk('sRGB', Uint8Array.of(0))
+    : pngChunk('gAMA', Uint8Array.of(0, 1, 0x86, 0xa0));
+  const exif = pngChunk('eXIf', exifBlock(shot));
   return joined([png.subarray(0, PNG_HEAD), tone, exif, png.subarray(PNG_HEAD)]);
 }
 

@@ -1,6 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { jpegFile, pngFile } from './encode';
-export type { ShotSettings } from './exif';
+export { pngChunk, type ShotSettings } from './exif';
 export { expose, type Exposure, srgbEncoded } from './expose';
 export { hiddenLens } from './hiddenLens';
 export { practiceLens, practiceRig, type PracticeShot } from './practice';

@@ -1,4 +1,5 @@
 /** What a picture's file says beside its pixels, carried over to the file of the lifted one. */
+import { joined } from '../maths';
 import {
   jpegSegments,
   type JpegSegment,
@@ -51,16 +52,6 @@ function setXmpUpright(bytes: Uint8Array, { marker, start, end }: JpegSegment): 
   for (const found of text.matchAll(XMP_ORIENTATION))
     bytes[start + 4 + found.index + found[0].length - 1] = '1'.charCodeAt(0);
 }
-
-const joined = (pieces: readonly Uint8Array[]): Uint8Array<ArrayBuffer> => {
-  const whole = new Uint8Array(pieces.reduce((n, p) => n + p.length, 0));
-  let at = 0;
-  for (const piece of pieces) {
-    whole.set(piece, at);
-    at += piece.length;
-  }
-  return whole;
-};
 
 /** A JPEG's pixels with what another JPEG says of itself; upright, as its pixels have been turned. */
 export function jpegWith(pixels: Uint8Array, source: Uint8Array): Uint8Array<ArrayBuffer> {

@@ -3,7 +3,7 @@ import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { decodePicture } from '../../../node/picture';
-import { crc32 } from '../../maths';
+import { pngChunk } from '../../bench-camera';
 import { decodeFrame } from './decode';
 
 const [WIDTH, HEIGHT] = [40, 30];
@@ -15,16 +15,6 @@ const told = async (bytes: Uint8Array) => {
   return read.ok ? [...read.value.image.data] : (read.problems[0]?.sentence ?? '');
 };
 
-function chunk(type: string, data: Uint8Array): Uint8Array {
-  const whole = new Uint8Array(12 + data.length);
-  const view = new DataView(whole.buffer);
-  view.setUint32(0, data.length);
-  whole.set(new TextEncoder().encode(type), 4);
-  whole.set(data, 8);
-  view.setUint32(8 + data.length, crc32(whole.subarray(4, 8 + data.length)));
-  return whole;
-}
-
 /** A PNG of 16 bits of grey whose pixel data are what is given. */
 function pngOf(pixels: Uint8Array, ...before: Uint8Array[]): Uint8Array {
   const head = new Uint8Array(13);
@@ -34,10 +24,10 @@ function pngOf(pixels: Uint8Array, ...before: Uint8Array[]): Uint8Array {
   head.set([16, 0, 0, 0, 0], 8);
   return Buffer.concat([
     Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a),
-    chunk('IHDR', head),
+    pngChunk('IHDR', head),
     ...before,
-    chunk('IDAT', pixels),
-    chunk('IEND', new Uint8Array(0)),
+    pngChunk('IDAT', pixels),
+    pngChunk('IEND', new Uint8Array(0)),
   ]);
 }
 const rows = new Uint8Array(HEIGHT * (2 * WIDTH + 1));
@@ -46,8 +36,8 @@ describe('a PNG', () => {
   it('is read without its profile and texts, which may inflate to anything', async () => {
     const noProfile = Uint8Array.of(0x61, 0, 0, 1, 2, 3, 4, 5);
     const zeros = new Array(WIDTH * HEIGHT).fill(0);
-    expect(await told(pngOf(deflateSync(rows), chunk('iCCP', noProfile)))).toEqual(zeros);
-    expect(await told(pngOf(deflateSync(rows), chunk('zTXt', noProfile)))).toEqual(zeros);
+    expect(await told(pngOf(deflateSync(rows), pngChunk('iCCP', noProfile)))).toEqual(zeros);
+    expect(await told(pngOf(deflateSync(rows), pngChunk('zTXt', noProfile)))).toEqual(zeros);
   });
 
   it('with more pixels, or fewer, than its header says is damaged', async () => {
@@ -58,7 +48,7 @@ describe('a PNG', () => {
   });
 
   it('that makes one of its colours see-through cannot be saved with that', async () => {
-    const png = pngOf(deflateSync(rows), chunk('tRNS', Uint8Array.of(0, 9)));
+    const png = pngOf(deflateSync(rows), pngChunk('tRNS', Uint8Array.of(0, 9)));
     const read = await decodeFrame(png, 'a.file', decodePicture);
     expect(read.ok && read.value.unkept).toMatch(/^has a see-through colour/);
   });

@@ -1,4 +1,5 @@
 /** What a frame's file is, by its first bytes, and the pictures that lie inside a raw file. */
+import { joined } from '../../maths';
 
 export type Container = 'jpeg' | 'png' | 'tiff' | 'other';
 
@@ -47,14 +48,10 @@ const DECODED_CHUNKS = new Set(['IHDR', 'PLTE', 'tRNS', 'IDAT', 'IEND']);
  */
 export function pngPixelsAlone(bytes: Uint8Array): Uint8Array {
   const kept = pngChunks(bytes).filter(({ type }) => DECODED_CHUNKS.has(type));
-  const alone = new Uint8Array(kept.reduce((sum, { start, end }) => sum + end - start, 8));
-  alone.set(bytes.subarray(0, 8));
-  let at = 8;
-  for (const { start, end } of kept) {
-    alone.set(bytes.subarray(start, end), at);
-    at += end - start;
-  }
-  return alone;
+  return joined([
+    bytes.subarray(0, 8),
+    ...kept.map(({ start, end }) => bytes.subarray(start, end)),
+  ]);
 }
 
 export interface PictureSize {
