@@ -3,15 +3,8 @@
  * Pixels from the top left of the picture, x right, y down; circles on the sensor are ellipses where pixels are
  * not square.
  */
-import {
-  acceptedOutline,
-  blackOutline,
-  edgeOutline,
-  type Outline,
-  outlinePoints,
-  outlineToward,
-} from '../halo';
-import type { Report } from '../rig/report';
+import { blackOutline, edgeOutline, type Outline, outlinePoints, outlineToward } from '../halo';
+import { acceptedIn, type Report } from '../rig/report';
 import { recordedOf, type Rig } from '../rig';
 import { fail, ok, type Result } from '../words';
 
@@ -93,9 +86,8 @@ export function guideOf(rig: Rig, report: Report, choice: GuideChoice): Result<G
       ...(points && { points }),
     };
   };
-  const { acceptedRadiusMm } = report.coverage;
   const black = blackOutline(model);
-  const accepted = acceptedOutline(model, report.verdict.limitStops, acceptedRadiusMm);
+  const accepted = acceptedIn(report);
   const shaded: Outline = {
     ...accepted,
     radiiMm: accepted.radiiMm.map((mm, i) => Math.min(mm, black.radiiMm[i] ?? mm)),

@@ -3,7 +3,7 @@
  * at 0, x along the way from the halo's middle to the point; an opening is the rectangle itself, 1/w as large, carried
  * as far along the way as a round rim is. Summed over chords across the way.
  */
-import { modelSoftness, type Rim } from './rim';
+import { modelSoftness, type Rectangle, type Rim } from './rim';
 
 /** Where chords lie across the common area, -1..1, and for how much of it each stands. */
 interface Chords {
@@ -67,7 +67,7 @@ function addStrip(centre: number, rise: number, half: number): void {
  * A pupil point (x, y) lies x alongX - y alongY from the opening's middle across it, and x alongY + y alongX down it:
  * both pairs of sides are strips. Sides across the way bound the span alone.
  */
-function addRectangle(centre: number, radius: number, rectangle: Required<Rim>['rectangle']): void {
+function addRectangle(centre: number, radius: number, rectangle: Rectangle): void {
   const { halfWidth, halfHeight, alongX, alongY } = rectangle;
   narrowSpan(centre, radius * (halfWidth * alongX + halfHeight * alongY));
   if (alongY > 0) addStrip(centre, alongX / alongY, (radius * halfWidth) / alongY);

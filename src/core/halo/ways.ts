@@ -100,10 +100,10 @@ function reachOf({ radiiMm, shown }: ShownAlong, level: number): number {
  */
 export function lightRings(halo: Halo, count: number): LightRing[] | null {
   if (isRound(halo)) return null;
+  const angles = anglesOf(halo);
   const ways = waysOf(halo).map(shownAlong);
   return Array.from({ length: count }, (_, i): LightRing => {
-    const radiiMm = ways.map((way) => reachOf(way, i / count));
-    const outline: Outline = { angles: anglesOf(halo), radiiMm };
+    const outline: Outline = { angles, radiiMm: ways.map((way) => reachOf(way, i / count)) };
     return { light: lightShown((i + 0.5) / count), points: outlinePoints(outline) ?? [] };
   });
 }

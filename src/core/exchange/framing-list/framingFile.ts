@@ -3,7 +3,6 @@
  * Structure from memory of the published specification; docs/formats.md tells what is written.
  */
 import { judge, outlineCoverage, recordedFrame } from '../../frame';
-import { acceptedOutline } from '../../halo';
 import { checkFramingFile } from '../../kit/checks';
 import {
   fullName,
@@ -16,7 +15,7 @@ import {
   type RigSettings,
 } from '../../kit/records';
 import type { Guide, GuideBox } from '../../guides';
-import type { Report } from '../../rig/report';
+import { acceptedIn, type Report } from '../../rig/report';
 import { deliveredOf, recordedOf, seenFrom, situationOf, turned, type Rig } from '../../rig';
 import { fail, named, ok, type Result, darknessWords, fixed } from '../../words';
 import { checkSize, parseJson } from '../json';
@@ -55,16 +54,10 @@ function aspectRatio(aspect: number): { width: number; height: number } {
 /** The area of the recorded picture that is clean to its corners, px; null where none is or all of it is. */
 function cleanArea(rig: Rig, report: Report, guide: Guide): GuideBox | null {
   const recorded = recordedOf(rig);
-  const { model } = report.halo;
-  const accepted = acceptedOutline(
-    model,
-    report.verdict.limitStops,
-    report.coverage.acceptedRadiusMm,
-  );
   const { free } = outlineCoverage(
     recorded,
-    model.centre,
-    accepted,
+    report.halo.model.centre,
+    acceptedIn(report),
     report.frame.travel,
   ).cleanFrame;
   const share = free.widthMm / recorded.widthMm;

@@ -1,5 +1,5 @@
 /** How far a picture must be scaled up in post for its corners to be Clear. */
-import { scaleUp, scaledUp, worstCornerUnder } from '../../frame';
+import { scaleUp, scaledUp } from '../../frame';
 import { acceptedRadius, type HaloEvidence } from '../../halo';
 import { situationOf, type Rig, type Situation } from '../../rig';
 import { evidenceIn, spareIn } from './verdicts';
@@ -37,10 +37,8 @@ export function leastScaleUp(
 }
 
 /** Least scale-up that is expected to bring the corners in, however unsure that is; null where none does. */
-function expectedScaleUpIn({ halo, delivered, travel, limitStops }: Situation): number | null {
-  const worst = worstCornerUnder(halo, delivered, travel);
-  return scaleUp(delivered, halo.centre, acceptedRadius(worst.halo, limitStops), travel);
-}
+const expectedScaleUpIn = ({ halo, delivered, travel, limitStops }: Situation): number | null =>
+  scaleUp(delivered, halo.centre, acceptedRadius(halo, limitStops), travel);
 
 export const expectedScaleUpOf = (rig: Rig): number | null => expectedScaleUpIn(situationOf(rig));
 

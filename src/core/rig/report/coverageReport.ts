@@ -4,6 +4,8 @@ import {
   type CircleCoverage,
   type Coverage,
   outlineCoverage,
+  outlineShiftBudget,
+  type ShiftBudget,
   worstCornerUnder,
 } from '../../frame';
 import { acceptedOutline, acceptedRadius, haloProfile } from '../../halo';
@@ -20,6 +22,13 @@ export type CoverageReport = Coverage &
     definitionMarginMm: number | null;
   };
 
+/** What the outline of accepted corners tells, worked out once. */
+interface Covered {
+  coverage: CoverageReport;
+  /** How far the frame may shift until a corner is no longer accepted, mm. */
+  shiftBudget: ShiftBudget;
+}
+
 /**
  * `definitionMm` is the radius of good definition on the sensor; null where the owner has not judged it. `scaleUp` is the
  * least that makes the verdict Clear.
@@ -28,7 +37,7 @@ export function coverageReport(
   { halo, delivered, travel, limitStops }: Situation,
   definitionMm: number | null,
   scaleUp: number | null,
-): CoverageReport {
+): Covered {
   const worst = worstCornerUnder(halo, delivered, travel);
   const profile = haloProfile(worst.halo);
   const acceptedMm = acceptedRadius(worst.halo, limitStops, profile);
@@ -42,7 +51,7 @@ export function coverageReport(
   const accepted = acceptedOutline(halo, limitStops, acceptedMm);
   const { areaShare, cleanFrame } = outlineCoverage(delivered, halo.centre, accepted, travel);
   // Written out: spreading the two is many times slower.
-  return {
+  const report: CoverageReport = {
     cornerStops,
     atRestStops,
     radiiMm,
@@ -54,5 +63,9 @@ export function coverageReport(
     acceptedRadiusMm: acceptedMm,
     acceptedMarginMm: acceptedMm - worstCornerRadiusMm,
     definitionMarginMm: definitionMm === null ? null : definitionMm - worstCornerRadiusMm,
+  };
+  return {
+    coverage: report,
+    shiftBudget: outlineShiftBudget(delivered, halo.centre, accepted, travel),
   };
 }

@@ -4,7 +4,6 @@ import {
   type Travel,
   type DeliveredFrame,
   flickerStops,
-  outlineShiftBudget,
   type ShiftBudget,
   isSurelyClear,
 } from '../../frame';
@@ -14,6 +13,7 @@ import {
   nativeStanding,
   type NativeStanding,
   type Halo,
+  type Outline,
 } from '../../halo';
 import { cropFactor, type FrameSize, type Offset, desqueezed } from '../../optics';
 import { cautionsFor, type Caution } from './cautions';
@@ -99,8 +99,7 @@ export function evaluate(rig: Rig): Report {
   const risk = riskIn(situation, evidence);
   const verdict = verdictIn(situation, evidence, risk);
   const scaleUp = isSurelyClear(verdict) ? 1 : scaleUpIn(situation, evidence);
-  const covered = coverageReport(situation, definition, scaleUp);
-  const accepted = acceptedOutline(halo, limitStops, covered.acceptedRadiusMm);
+  const { coverage: covered, shiftBudget } = coverageReport(situation, definition, scaleUp);
   const isBeyondOwnCorner =
     evidence.beyond !== null && covered.worstCornerRadiusMm > evidence.beyond.fromMm;
   const fit = fitIn(situation);
@@ -132,7 +131,7 @@ export function evaluate(rig: Rig): Report {
     fitProblem: problem,
     wander: {
       flickerStops: flickerStops(halo, delivered, travel),
-      shiftBudget: outlineShiftBudget(delivered, halo.centre, accepted, travel),
+      shiftBudget,
     },
     steady: steadyReport(situation, cropFactor(seen), fit.carried),
     autofocus: autofocusReport(situation),
@@ -149,3 +148,7 @@ export function evaluate(rig: Rig): Report {
     cautions: cautionsFor(rig, fit),
   };
 }
+
+/** Where corners are accepted as a rig stands, along all ways out of its halo's middle. */
+export const acceptedIn = ({ halo, verdict, coverage }: Report): Outline =>
+  acceptedOutline(halo.model, verdict.limitStops, coverage.acceptedRadiusMm);

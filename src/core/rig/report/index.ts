@@ -1,6 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { type Caution, type CautionPlace, HEAVY_LENS_G } from './cautions';
-export { evaluate, type Report } from './evaluate';
+export { acceptedIn, evaluate, type Report } from './evaluate';
 export { AUTOFOCUS_WORDS } from './handling';
 export { inFocus } from './picture';
 export { ifJoined } from './sentence';

@@ -5,6 +5,7 @@ import {
   isTold,
   type Lens,
   magnifies,
+  type Opening,
   type OwnRim,
   type Part,
 } from '../../kit/records';
@@ -57,13 +58,13 @@ function rimOfHole({ zMm, radiusMm }: Hole, fNumber: number, pupilMm: number | n
  * stands it is taken to lie on the sensor, as small as it can look.
  */
 function rimOfOpening(
-  { opening, rearMountId }: Part,
+  opening: Opening,
+  rearMountId: string,
   fNumber: number,
   mounts: Mounts,
   pupilMm: number | null,
   fartherMm: number,
-): Rim | null {
-  if (!opening) return null;
+): Rim {
   const register = mounts.get(rearMountId)?.registerMm ?? null;
   const zMm = register === null ? 0 : Math.max(0, register + opening.beforeFlangeMm + fartherMm);
   const side = (mm: number) => rimOfHole({ zMm, radiusMm: mm / 2 }, fNumber, pupilMm);
@@ -125,6 +126,25 @@ function ownRimOf(part: Part, fNumber: number, mounts: Mounts, pupilMm: number |
   };
 }
 
+/** Whether a part behind the lens has a rectangular opening. */
+export const opensInRectangle = (part: Part): boolean => part.opening !== null && !isFront(part);
+
+/** The rims a part joins to the halo behind it: its own, and that of its rectangular opening. */
+function rimsOf(
+  part: Part,
+  fNumber: number,
+  mounts: Mounts,
+  pupilMm: number | null,
+  fartherMm: number,
+): Rim[] {
+  const { opening, rearMountId } = part;
+  const own = ownRimOf(part, fNumber, mounts, pupilMm);
+  const rims = own ? [own] : [];
+  if (opening && opensInRectangle(part))
+    rims.push(rimOfOpening(opening, rearMountId, fNumber, mounts, pupilMm, fartherMm));
+  return rims;
+}
+
 /** How far own rims scatter about what is known of them, share of the radius; common practice, no source. */
 const RIM_SIGMA = { assumed: 0.1, 'pupil unknown': 0.06, measured: 0.02 } as const;
 
@@ -143,14 +163,11 @@ function ownRimKnown(part: Part, mounts: Mounts): RimKnown | null {
   return known(part.ownRim.exitPupilMm === null ? 'pupil unknown' : 'measured');
 }
 
-/** How each rim of a part is known, in the order in which they join its halo. */
+/** How each rim of a part is known, in the order of rimsOf. */
 export function rimsKnown(part: Part, mounts: Mounts): RimKnown[] {
   const own = ownRimKnown(part, mounts);
   return [...(own ? [own] : []), ...(opensInRectangle(part) ? [known('measured')] : [])];
 }
-
-/** Whether a part behind the lens has a rectangular opening. */
-export const opensInRectangle = (part: Part): boolean => part.opening !== null && !isFront(part);
 
 /**
  * How far an assumed rim may be off because nobody told how thick the part is, and so where its glass stands and the pupil
@@ -196,15 +213,11 @@ function behindConverter({ factor, thin }: Link, halo: Halo): Halo {
   };
 }
 
-/** How far the tubes between a link before all glass and the next glass carry it from its picture, mm. */
-function tubesBehind(links: readonly Link[], from: number, outMm: (link: Link) => number): number {
-  if (links.slice(0, from + 1).some(({ factor }) => factor !== 1)) return 0;
-  let sum = 0;
-  for (const link of links.slice(from + 1)) {
-    if (link.factor !== 1) return sum;
-    sum += outMm(link);
-  }
-  return sum;
+/** How far the tubes that come before the next glass carry what stands before them from its picture, mm. */
+function tubesBefore(links: readonly Link[], outMm: (link: Link) => number): number {
+  const glass = links.findIndex(({ factor }) => factor !== 1);
+  const tubes = glass < 0 ? links : links.slice(0, glass);
+  return tubes.reduce((sum, link) => sum + outMm(link), 0);
 }
 
 /**
@@ -231,15 +244,10 @@ export function haloBehind(
       fNumber *= behind.coneTangent / farther.coneTangent;
       behind = farther;
     }
-    const own = ownRimOf(link.part, fNumber, mounts, behind.exitPupilMm);
-    const opening = opensInRectangle(link.part)
-      ? rimOfOpening(link.part, fNumber, mounts, behind.exitPupilMm, tubesBehind(links, i, outMm))
-      : null;
-    if (own || opening)
-      behind = {
-        ...behind,
-        rims: [...behind.rims, ...(own ? [own] : []), ...(opening ? [opening] : [])],
-      };
+    // Behind glass each tube carries all that is there already, in its turn.
+    const fartherMm = isBehindGlass ? 0 : tubesBefore(links.slice(i + 1), outMm);
+    const joined = rimsOf(link.part, fNumber, mounts, behind.exitPupilMm, fartherMm);
+    if (joined.length > 0) behind = { ...behind, rims: [...behind.rims, ...joined] };
   }
   return behind;
 }
