@@ -1,6 +1,5 @@
 /** The Kit as a person keeps it: editing, finding, and the quick ways in. */
-import { By, Key, until } from 'selenium-webdriver';
-import { WAIT_MS } from './bench';
+import { By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { KitPage } from './kitPage';
 
@@ -36,8 +35,7 @@ describe('editing a record', () => {
   it('takes a rectangular opening of a part, and the stage shows its sides', async () => {
     await kit.openTable('Adapters, converters');
     await kit.openRow('reducer ×0.71, 44.00 to 18.00');
-    const box = By.xpath('//label[contains(normalize-space(.), "A rectangular opening")]');
-    await (await kit.driver.wait(until.elementLocated(box), WAIT_MS)).click();
+    await kit.tick('A rectangular opening');
     await kit.type('Width', '23', Key.ENTER);
     await kit.type('Height', '14.5', Key.ENTER);
     await kit.openRig('rig=wheel-house-wide');

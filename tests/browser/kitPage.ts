@@ -45,6 +45,12 @@ export class KitPage extends BenchPage {
     return this.at(path, `no field ${label}`);
   }
 
+  /** The box before something that is there or not. */
+  async tick(label: string): Promise<void> {
+    const path = `//label[starts-with(normalize-space(.), "${label}")]`;
+    await (await this.at(path, `no box ${label}`)).click();
+  }
+
   async type(label: string, text: string, ...last: string[]): Promise<void> {
     const entry = await this.field(label);
     await entry.click();

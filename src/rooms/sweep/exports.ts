@@ -5,9 +5,9 @@ import { escapedMarkup } from '@/core/words';
 import type { Theme } from '@/ui/theme/themeScript';
 import { FIGURE_PX, frameBox, HEAD_PX, matrixLayout } from './matrixLayout';
 import { cellLight, type CellLight, SAMPLES } from './paintCells';
-import { lightColour, lightStops } from '@/ui/stage/haloPaint';
+import { lightColour, roundLight } from '@/ui/stage/haloPaint';
 import { pointsPath } from '@/ui/stage/outlinePath';
-import { blackoutRadiusMm, lightRings } from '@/core/halo';
+import { lightRings } from '@/core/halo';
 
 /** Colours as they stand in the page, for a file that has no page. */
 export interface Inks {
@@ -55,8 +55,9 @@ function lightSvg({ box, halo, place }: CellLight, id: string, theme: Theme): st
     );
     return `<clipPath id="${id}"><rect ${rect}/></clipPath><g clip-path="url(#${id})"><rect ${rect} fill="${lightColour(0, theme)}"/>${paths.join('')}</g>`;
   }
-  const reachMm = Math.max(0.01, Math.min(blackoutRadiusMm(halo.rims), place.farthestMm));
-  const stops = lightStops(halo, reachMm, (of) => lightColour(of, theme), SAMPLES).map(
+  const colourOf = (of: number): string => lightColour(of, theme);
+  const { reachMm, stops: told } = roundLight(halo, place.farthestMm, colourOf, SAMPLES);
+  const stops = told.map(
     ({ share, colour }) => `<stop offset="${share.toFixed(4)}" stop-color="${colour}"/>`,
   );
   return `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${place.xPx}" cy="${place.yPx}" r="${reachMm * place.pxPerMm}">${stops.join('')}</radialGradient><rect ${rect} fill="url(#${id})"/>`;

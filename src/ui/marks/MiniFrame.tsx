@@ -1,9 +1,9 @@
 'use client';
 import { verdictPaths } from '@/core/frame';
-import { blackoutRadiusMm, lightRings } from '@/core/halo';
+import { lightRings } from '@/core/halo';
 import { situationOf, type Rig, type Situation } from '@/core/rig';
 import { verdictOf } from '@/core/rig/judged';
-import { lightColour, lightStops } from '../stage/haloPaint';
+import { lightColour, roundLight } from '../stage/haloPaint';
 import { pointsPath, type OnDrawing } from '../stage/outlinePath';
 import { useTheme } from '../theme/useTheme';
 import { VERDICT_INK } from './VerdictMark';
@@ -36,19 +36,16 @@ function smallFrame({ halo, delivered }: Situation): SmallFrame {
 }
 
 /** The light of a round halo, as a style: hundreds of these come and go while one waits, and an element a stop is slow. */
-function roundLight(
+function lightStyle(
   { halo, delivered }: Situation,
   { x, y, w, h, on }: SmallFrame,
   colourOf: (light: number) => string,
 ): string {
-  const reachMm = Math.min(
-    blackoutRadiusMm(halo.rims),
+  const farthestMm =
     Math.hypot(delivered.widthMm, delivered.heightMm) / 2 +
-      Math.hypot(halo.centre.xMm, halo.centre.yMm),
-  );
-  const stops = lightStops(halo, reachMm, colourOf, STOPS)
-    .map(({ share, colour }) => `${colour} ${100 * share}%`)
-    .join(', ');
+    Math.hypot(halo.centre.xMm, halo.centre.yMm);
+  const { reachMm, stops: told } = roundLight(halo, farthestMm, colourOf, STOPS);
+  const stops = told.map(({ share, colour }) => `${colour} ${100 * share}%`).join(', ');
   const radius = Math.max(0.1, reachMm * on.pxPerMm);
   return `radial-gradient(circle ${radius}px at ${on.xPx}px ${on.yPx}px, ${stops}) ${x}px ${y}px / ${w}px ${h}px no-repeat`;
 }
@@ -67,7 +64,7 @@ export function MiniFrame({ rig }: { rig: Rig }) {
       aria-hidden="true"
       style={{
         flex: 'none',
-        background: rings ? undefined : roundLight(situation, box, colourOf),
+        background: rings ? undefined : lightStyle(situation, box, colourOf),
       }}
     >
       {rings && (

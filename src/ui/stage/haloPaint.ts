@@ -1,6 +1,7 @@
 /** Paints a halo from the core's own falloff: the function that draws is the function that decides. */
 import { blackoutRadiusMm, lightAt, lightRings, type Halo, shownOf, towardEdge } from '@/core/halo';
 import type { Theme } from '../theme/themeScript';
+import type { OnDrawing } from './outlinePath';
 import { toPx, type StageView } from './stageView';
 
 /** Samples along the radius, and rings of equal light; between two of them the eye sees no step. */
@@ -28,29 +29,31 @@ export function lightColour(light: number, theme: Theme): string {
   return theme === 'dark' ? mix(DARK_WELL, LAMP, shown) : mix(INK, PAPER, shown);
 }
 
-/** A place along a halo's radius, 0..1 of `reachMm`, and the colour of the light there. */
-export interface LightStop {
-  share: number;
-  colour: string;
+/** A round halo's light along its radius. */
+interface RoundLight {
+  /** How far it is told, mm: to where it is black, or where nothing more is to be painted. */
+  reachMm: number;
+  /** Places along it, 0..1, and the colour of the light there. */
+  stops: { share: number; colour: string }[];
 }
 
-/** The halo's light out to `reachMm` in so many steps, closer together toward the edge. */
-export const lightStops = (
+/** The light of a round halo in so many steps, closer together toward the edge. */
+export function roundLight(
   halo: Halo,
-  reachMm: number,
+  farthestMm: number,
   colourOf: (light: number) => string,
   samples: number,
-): LightStop[] =>
-  towardEdge(samples).map((share) => ({
+): RoundLight {
+  const reachMm = Math.max(0.01, Math.min(blackoutRadiusMm(halo.rims), farthestMm));
+  const stops = towardEdge(samples).map((share) => ({
     share,
     colour: colourOf(lightAt(halo, share * reachMm).light),
   }));
+  return { reachMm, stops };
+}
 
-/** Where the middle of a halo stands on a canvas, px, and how far from it anything is to be painted, mm. */
-export interface LightPlace {
-  xPx: number;
-  yPx: number;
-  pxPerMm: number;
+/** Where a halo is painted, and how far from its middle anything is to be, mm. */
+export interface LightPlace extends OnDrawing {
   farthestMm: number;
 }
 
@@ -80,10 +83,9 @@ export function fillLight(
   };
   const rings = lightRings(halo, count);
   if (!rings) {
-    const reachMm = Math.max(0.01, Math.min(blackoutRadiusMm(halo.rims), farthestMm));
+    const { reachMm, stops } = roundLight(halo, farthestMm, colourOf, samples);
     const gradient = context.createRadialGradient(xPx, yPx, 0, xPx, yPx, reachMm * pxPerMm);
-    for (const { share, colour } of lightStops(halo, reachMm, colourOf, samples))
-      gradient.addColorStop(share, colour);
+    for (const { share, colour } of stops) gradient.addColorStop(share, colour);
     fillAll(gradient);
     return;
   }

@@ -38,6 +38,22 @@ const tube = (thicknessMm: number): PartTold => ({
   thicknessMm,
 });
 
+/** How far before the lens's picture the glass of the reducer stands, its focal length, and where it shows the pupil: by hand. */
+const GLASS_MM = 17;
+const GLASS_FOCAL_MM = (GLASS_MM * 0.71) / (1 - 0.71);
+const PUPIL_BEFORE_GLASS_MM = PUPIL_MM - GLASS_MM;
+const PUPIL_SEEN_MM = 1 / (1 / GLASS_FOCAL_MM - 1 / PUPIL_BEFORE_GLASS_MM);
+const reducer = (more: Partial<PartTold>): PartTold => ({
+  id: 'r',
+  name: 'reducer',
+  kind: 'focal reducer',
+  frontMountId: 'deep',
+  rearMountId: 'shallow',
+  factor: 0.71,
+  thicknessMm: 26 - GLASS_MM * 0.29,
+  ...more,
+});
+
 /** A rectangle with its distance from the sensor, and glass the rays meet before they reach the pupil. */
 interface Traced {
   opening: { zMm: number; widthMm: number; heightMm: number };
@@ -116,32 +132,18 @@ describe('a rectangular opening of a part, against rays', () => {
     const opening = { widthMm: 30, heightMm: 20, beforeFlangeMm: 9 };
     // The adapter leads to the deep mount here; the reducer goes from there to the shallow one.
     const masked = partOf({ ...adapter(opening), rearMountId: 'deep', thicknessMm: 0 });
-    const zMm = 17;
-    const reducer = partOf({
-      id: 'r',
-      name: 'reducer',
-      kind: 'focal reducer',
-      frontMountId: 'deep',
-      rearMountId: 'shallow',
-      factor: 0.71,
-      thicknessMm: 26 - zMm * 0.29,
-      ownRim: { edgeRadiusMm: 200, softnessMm: 1, fNumber: 4, exitPupilMm: null },
-    });
-    const halo = haloBehind(trainOf([masked, reducer], MOUNTS), bare, N);
-    // Rays from the sensor meet the glass 0.71 x 17 mm before it; 1/F = 1/a - 1/b of a picture 17 mm behind it, by hand.
-    const F = (zMm * 0.71) / (1 - 0.71);
-    const glass = { zMm: 0.71 * zMm, focalMm: F };
-    // The pupil stands 62 - 17 mm before the glass; seen from the sensor it is where the glass shows it.
-    const before = PUPIL_MM - zMm;
-    const seenMm = 1 / (1 / F - 1 / before);
-    const scale = Math.abs(seenMm / before);
+    const wide = { edgeRadiusMm: 200, softnessMm: 1, fNumber: 4, exitPupilMm: null };
+    const train = trainOf([masked, partOf(reducer({ ownRim: wide }))], MOUNTS);
+    // Rays from the sensor meet the glass 0.71 x 17 mm before it.
+    const glass = { zMm: 0.71 * GLASS_MM, focalMm: GLASS_FOCAL_MM };
+    const scale = Math.abs(PUPIL_SEEN_MM / PUPIL_BEFORE_GLASS_MM);
     expectAsTraced(
-      halo,
+      haloBehind(train, bare, N),
       {
-        opening: { zMm: glass.zMm + (44 + 9 - zMm), widthMm: 30, heightMm: 20 },
+        opening: { zMm: glass.zMm + (44 + 9 - GLASS_MM), widthMm: 30, heightMm: 20 },
         pupil: {
-          zMm: glass.zMm - seenMm,
-          radiusMm: (PUPIL_MM / (2 * N)) * scale * (seenMm > 0 ? -1 : 1),
+          zMm: glass.zMm - PUPIL_SEEN_MM,
+          radiusMm: (PUPIL_MM / (2 * N)) * scale * (PUPIL_SEEN_MM > 0 ? -1 : 1),
         },
         glass,
       },
@@ -150,22 +152,9 @@ describe('a rectangular opening of a part, against rays', () => {
   });
 
   it('in a reducer’s own rear is seen past the pupil as the reducer shows it', () => {
-    const zMm = 17;
-    const reducer = partOf({
-      id: 'r',
-      name: 'reducer',
-      kind: 'focal reducer',
-      frontMountId: 'deep',
-      rearMountId: 'shallow',
-      factor: 0.71,
-      thicknessMm: 26 - zMm * 0.29,
-      opening: { widthMm: 22, heightMm: 15, beforeFlangeMm: -8 },
-    });
-    const halo = haloBehind(trainOf([reducer], MOUNTS), bare, N);
-    const F = (zMm * 0.71) / (1 - 0.71);
-    const before = PUPIL_MM - zMm;
-    const seenMm = 1 / (1 / F - 1 / before);
-    const pupilZ = 0.71 * zMm - seenMm;
+    const opening = { widthMm: 22, heightMm: 15, beforeFlangeMm: -8 };
+    const halo = haloBehind(trainOf([partOf(reducer({ opening }))], MOUNTS), bare, N);
+    const pupilZ = 0.71 * GLASS_MM - PUPIL_SEEN_MM;
     expectAsTraced(halo, {
       opening: { zMm: 10, widthMm: 22, heightMm: 15 },
       pupil: { zMm: pupilZ, radiusMm: Math.abs(pupilZ) / (2 * N * 0.71) },
@@ -173,18 +162,9 @@ describe('a rectangular opening of a part, against rays', () => {
   });
 
   it('takes the place of the rim that is assumed of a converter nobody measured', () => {
-    const part = partOf({
-      id: 'r',
-      name: 'reducer',
-      kind: 'focal reducer',
-      frontMountId: 'deep',
-      rearMountId: 'shallow',
-      factor: 0.71,
-      thicknessMm: 21,
-      designFormat: { widthMm: 23.5, heightMm: 15.6 },
-    });
+    const designFormat = { widthMm: 23.5, heightMm: 15.6 };
     const rims = (opening: Opening | null) =>
-      haloBehind(trainOf([{ ...part, opening }], MOUNTS), bare, N).rims;
+      haloBehind(trainOf([partOf(reducer({ designFormat, opening }))], MOUNTS), bare, N).rims;
     expect(rims(null)).toHaveLength(1);
     expect(rims(null)[0]?.rectangle).toBeUndefined();
     const told = rims({ widthMm: 24, heightMm: 16, beforeFlangeMm: 0 });
