@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { drawRig, exposureOf, mapOf, SHOT } from '../../tests/support/frames';
 import { pngFile, expose, trueRadii } from '@/core/bench-camera';
 import { randomOf } from '@/core/maths';
@@ -18,7 +18,8 @@ const post = (body: BodyInit, query = 'sensor=36x24', type = 'image/png') =>
       method: 'POST',
       body,
       headers: { 'content-type': type, host: '127.0.0.1' },
-    }),
+      duplex: 'half',
+    } as RequestInit),
   );
 
 describe('POST /api/measure', () => {
@@ -66,5 +67,25 @@ describe('POST /api/measure', () => {
       warnings: ['tooDark'],
       halfLightRadiusMm: null,
     });
+  });
+
+  it('turns a frame down unread while eight others are still coming, and takes frames again after', async () => {
+    const comes: ReadableStreamDefaultController<Uint8Array>[] = [];
+    const coming = () =>
+      post(
+        new ReadableStream<Uint8Array>({
+          start: (controller) => {
+            comes.push(controller);
+          },
+        }),
+      );
+    const eight = Array.from({ length: 8 }, coming);
+    const read = vi.fn();
+    const ninth = await post(new ReadableStream({ pull: read }, { highWaterMark: 0 }));
+    expect([ninth.status, ninth.headers.get('retry-after')]).toEqual([503, '10']);
+    expect(read).not.toHaveBeenCalled();
+    for (const controller of comes) controller.close();
+    expect((await Promise.all(eight)).map(({ status }) => status)).toEqual(Array(8).fill(422));
+    expect((await post(Buffer.from('hello'))).status).toBe(422);
   });
 });

@@ -1,18 +1,18 @@
 /** The answer to POST /api/measure: one frame's file in, its measurement out. */
 import type { FileOptions } from '@/core/measure';
 import { parseFrame } from '@/core/optics';
-import { measureThread } from '@/node/thread';
+import { measureChild } from '@/node/child';
 import { one, readBody, refuse, refuseBody } from './requests';
 import { refuseHost } from './hosts';
-import { queueOf } from './queue';
+import { type InTurn, queueOf } from './queue';
 
 /** Largest frame read, bytes. */
 const MOST_FRAME_BYTES = 64 * 1024 * 1024;
 
-/** Frames waiting to be measured, the one at work among them. */
-const MOST_WAITING = 8;
-const inTurn = queueOf(MOST_WAITING);
-const measured = measureThread();
+/** Frames that come, wait or are measured at one time. */
+const MOST_INSIDE = 8;
+const queue = queueOf(MOST_INSIDE);
+const measured = measureChild();
 
 const bad = (code: string, sentence: string) => refuse(400, one(code, sentence));
 
@@ -41,6 +41,20 @@ function optionsOf(query: URLSearchParams): FileOptions | Response {
 
 const TYPES = /^(image\/(jpeg|png|tiff|x-[\w.-]+)|application\/octet-stream)\b/i;
 
+/** Reads the frame as it comes, and measures it in turn. */
+async function measureBody(
+  request: Request,
+  options: FileOptions,
+  inTurn: InTurn,
+): Promise<Response> {
+  const body = await readBody(request, MOST_FRAME_BYTES);
+  if (typeof body === 'string') return refuseBody(body, 'The frame is over 64 MB.');
+  const read = await inTurn(() => measured({ bytes: body, name: 'The frame', options }));
+  if (!read.ok) return refuse(422, read.problems);
+  const { measure, settings, tone } = read.value;
+  return Response.json({ ...measure, settings, tone: tone.kind });
+}
+
 export async function answerMeasure(request: Request): Promise<Response> {
   const misled = refuseHost(request.headers);
   if (misled) return misled;
@@ -51,15 +65,9 @@ export async function answerMeasure(request: Request): Promise<Response> {
     );
   const options = optionsOf(new URL(request.url).searchParams);
   if (options instanceof Response) return options;
-  const body = await readBody(request, MOST_FRAME_BYTES);
-  if (typeof body === 'string') return refuseBody(body, 'The frame is over 64 MB.');
-  const turn = inTurn(() => measured({ bytes: body, name: 'The frame', options }));
-  if (turn === null)
-    return refuse(503, one('busy', 'Too many frames are waiting to be measured; try again.'), {
-      'retry-after': '10',
-    });
-  const read = await turn;
-  if (!read.ok) return refuse(422, read.problems);
-  const { measure, settings, tone } = read.value;
-  return Response.json({ ...measure, settings, tone: tone.kind });
+  const answer = queue((inTurn) => measureBody(request, options, inTurn));
+  if (answer) return answer;
+  return refuse(503, one('busy', 'Too many frames are waiting to be measured; try again.'), {
+    'retry-after': '10',
+  });
 }

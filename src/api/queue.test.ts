@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { queueOf } from './queue';
 import { readBody } from './requests';
 
@@ -12,43 +12,57 @@ function held() {
 }
 
 describe('a queue', () => {
-  it('does one piece of work after another, in order', async () => {
+  it('does one piece of heavy work after another, in the order they were ready', async () => {
     const queue = queueOf(5);
     const begun: string[] = [];
-    const first = held();
-    const one = queue(() => {
-      begun.push('one');
-      return first.work();
+    const [body, first] = [held(), held()];
+    const slow = queue(async (inTurn) => {
+      await body.work();
+      return inTurn(() => {
+        begun.push('slow');
+        return Promise.resolve('slow');
+      });
     });
-    const two = queue(() => {
-      begun.push('two');
-      return Promise.resolve('second');
-    });
+    const one = queue((inTurn) =>
+      inTurn(() => {
+        begun.push('one');
+        return first.work();
+      }),
+    );
+    const two = queue((inTurn) =>
+      inTurn(() => {
+        begun.push('two');
+        return Promise.resolve('second');
+      }),
+    );
     await Promise.resolve();
     expect(begun).toEqual(['one']);
     first.end('first');
     expect(await one).toBe('first');
     expect(await two).toBe('second');
-    expect(begun).toEqual(['one', 'two']);
+    body.end('');
+    expect(await slow).toBe('slow');
+    expect(begun).toEqual(['one', 'two', 'slow']);
   });
 
-  it('turns down what is too much, and takes work again once some is done', async () => {
+  it('turns down who is too many before they do anything, and lets in again once some have left', async () => {
     const queue = queueOf(2);
     const first = held();
     const one = queue(first.work);
     const two = queue(() => Promise.resolve('two'));
-    expect(queue(() => Promise.resolve('three'))).toBeNull();
+    const third = vi.fn(() => Promise.resolve('three'));
+    expect(queue(third)).toBeNull();
+    expect(third).not.toHaveBeenCalled();
     first.end('one');
     await Promise.all([one, two]);
-    await Promise.resolve();
-    expect(await queue(() => Promise.resolve('four'))).toBe('four');
+    expect(await queue(third)).toBe('three');
   });
 
   it('goes on after work that fails', async () => {
-    const queue = queueOf(3);
-    const bad = queue(() => Promise.reject(new Error('broken')));
+    const queue = queueOf(1);
+    const bad = queue((inTurn) => inTurn(() => Promise.reject(new Error('broken'))));
     await expect(bad).rejects.toThrow('broken');
-    expect(await queue(() => Promise.resolve('fine'))).toBe('fine');
+    expect(await queue((inTurn) => inTurn(() => Promise.resolve('fine')))).toBe('fine');
   });
 });
 

@@ -1,4 +1,4 @@
-/** What the thread that measures is asked and answers. */
+/** What the process that measures is asked and answers. */
 import type { FileMeasure, FileOptions } from '@/core/measure';
 import type { Result } from '@/core/words';
 

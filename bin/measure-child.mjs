@@ -1,4 +1,4 @@
 import { register } from 'tsx/esm/api';
 
 register();
-await import('../src/node/measureThread.ts');
+await import('../src/node/measureChild.ts');

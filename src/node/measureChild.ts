@@ -1,5 +1,4 @@
-/** The thread that measures: one frame at a time, as it is asked. Begun by bin/measure-thread.mjs. */
-import { parentPort } from 'node:worker_threads';
+/** The process that measures: one frame at a time, as it is asked. Begun by bin/measure-child.mjs. */
 import { measureFile } from '@/core/measure';
 import { fail } from '@/core/words';
 import type { MeasureAnswer, MeasureJob } from './measuring';
@@ -16,6 +15,6 @@ async function answerTo({ bytes, name, options }: MeasureJob): Promise<MeasureAn
   }
 }
 
-parentPort?.on('message', (job: MeasureJob) => {
-  void answerTo(job).then((answer) => parentPort?.postMessage(answer));
+process.on('message', (job: MeasureJob) => {
+  void answerTo(job).then((answer) => process.send?.(answer));
 });
