@@ -9,6 +9,9 @@ import { type InTurn, queueOf } from './queue';
 /** Largest frame read, bytes. */
 const MOST_FRAME_BYTES = 64 * 1024 * 1024;
 
+/** Memory for decoding one, bytes: a JPEG of 115 million pixels, 25 million in 16 bits otherwise. */
+const MOST_WORK_BYTES = 450e6;
+
 /** Frames that come, wait or are measured at one time. */
 const MOST_INSIDE = 8;
 const queue = queueOf(MOST_INSIDE);
@@ -36,7 +39,13 @@ function optionsOf(query: URLSearchParams): FileOptions | Response {
   const exitPupilMm = numberIn(query, 'exitPupil', 5, 10_000);
   if (Number.isNaN(exitPupilMm))
     return bad('exitPupil', 'exitPupil must be a number from 5 to 10000.');
-  return { sensor, tone: tone === 'auto' ? tone : { kind: tone }, fNumber, exitPupilMm };
+  return {
+    sensor,
+    tone: tone === 'auto' ? tone : { kind: tone },
+    fNumber,
+    exitPupilMm,
+    mostWorkBytes: MOST_WORK_BYTES,
+  };
 }
 
 const TYPES = /^(image\/(jpeg|png|tiff|x-[\w.-]+)|application\/octet-stream)\b/i;

@@ -21,6 +21,8 @@ export interface FileOptions {
   /** Told by hand; otherwise the file's own is taken. */
   fNumber?: number | null;
   exitPupilMm?: number | null;
+  /** The memory there is for decoding a picture, bytes; as much as there is where it is not told. */
+  mostWorkBytes?: number;
 }
 
 export interface FileMeasure {
@@ -112,7 +114,7 @@ export async function measureFile(
   options: FileOptions,
   decodePicture: PictureDecoder,
 ): Promise<Result<FileMeasure>> {
-  const decoded = await decodeFrame(bytes, name, decodePicture);
+  const decoded = await decodeFrame(bytes, name, decodePicture, options.mostWorkBytes);
   if (!decoded.ok) return decoded;
   const { image, settings, camera, preview, simulated } = decoded.value;
   const fNumber = options.fNumber ?? settings.fNumber;

@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { decodePicture } from '../../../node/picture';
 import { pngChunk } from '../../bench-camera';
+import { pngChunks } from './container';
 import { decodeFrame } from './decode';
 
 const [WIDTH, HEIGHT] = [40, 30];
@@ -38,6 +39,35 @@ describe('a PNG', () => {
     const zeros = new Array(WIDTH * HEIGHT).fill(0);
     expect(await told(pngOf(deflateSync(rows), pngChunk('iCCP', noProfile)))).toEqual(zeros);
     expect(await told(pngOf(deflateSync(rows), pngChunk('zTXt', noProfile)))).toEqual(zeros);
+  });
+
+  it('has its settings read without inflating anything beside its pixels', async () => {
+    const large = 300e6;
+    const packed = deflateSync(new Uint8Array(large));
+    const profile = Buffer.concat([Uint8Array.of(0x61, 0, 0), packed]);
+    const exif = await sharp({ create: { width: 1, height: 1, channels: 3, background: '#888' } })
+      .withExif({ IFD2: { FNumber: '8/1' } })
+      .png()
+      .toBuffer();
+    const chunk = pngChunks(exif).find(({ type }) => type === 'eXIf')!;
+    const png = pngOf(
+      deflateSync(rows),
+      pngChunk('iCCP', profile),
+      pngChunk('eXIf', exif.subarray(chunk.start + 8, chunk.end - 4)),
+    );
+    const before = process.memoryUsage().arrayBuffers;
+    const read = await decodeFrame(png, 'a.file', decodePicture);
+    expect(read.ok && read.value.settings.fNumber).toBe(8);
+    expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(large / 3);
+  });
+
+  it('that inflates to far more than its file, as its header says, is not inflated', async () => {
+    const png = Buffer.from(pngOf(deflateSync(rows)));
+    png.writeUInt32BE(12_000, 16);
+    png.writeUInt32BE(12_000, 20);
+    expect(await told(png)).toBe(
+      'a.file says it is 288 MB of picture in a file of 0.0 MB: it is damaged.',
+    );
   });
 
   it('with more pixels, or fewer, than its header says is damaged', async () => {
@@ -102,5 +132,29 @@ describe('a TIFF', () => {
       ([tag, kind, count, value]) => [tag, kind, count, value === 12_600 ? 2 : value] as const,
     );
     expect(await told(tiffOf([...small, ...tags]))).toMatch(/^a.file cannot be read as a picture/);
+  });
+});
+
+describe('where there is little memory', () => {
+  const saidWith = async (bytes: Uint8Array, mostWorkBytes: number) => {
+    const read = await decodeFrame(bytes, 'a.file', decodePicture, mostWorkBytes);
+    return read.ok ? 'read' : read.problems[0]?.sentence;
+  };
+
+  it('a picture is refused by what decoding it takes, before it is decoded', async () => {
+    // 3600 bytes of picture; a PNG's rows have one byte more each.
+    const most = 3000;
+    const files = [
+      ['PNG', await picture().png().toBuffer(), 3 * (3600 + HEIGHT)],
+      ['TIFF', await picture().tiff({ compression: 'none' }).toBuffer(), 3 * 3600],
+      ['JPEG', await picture().jpeg().toBuffer(), 1.3 * 3600],
+    ] as const;
+    for (const [kind, bytes, takes] of files) {
+      expect(await saidWith(bytes, most)).toMatch(
+        new RegExp(`^a.file is 0 MB of picture; here a ${kind} may be 0 MB. The program on the`),
+      );
+      expect(await saidWith(bytes, takes - 1)).toMatch(/^a.file is/);
+      expect(await saidWith(bytes, takes)).toBe('read');
+    }
   });
 });

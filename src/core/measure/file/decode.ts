@@ -6,12 +6,13 @@ import {
   isPlainPng,
   largestJpeg,
   pictureSize,
+  pngChunks,
   pngPixelsAlone,
   pngTone,
 } from './container';
 import type { PixelImage } from './pixels';
 import { readPng } from './pngFile';
-import { RefusedPicture, refuseLarge } from './refused';
+import { RefusedPicture, refuseBytes, refuseLarge } from './refused';
 import { readTiff } from './tiffFile';
 import { unkeptIn } from './unkept';
 
@@ -103,11 +104,20 @@ function cameraOf(tags: Record<string, unknown>): CameraTold {
   };
 }
 
+/** What of a file holds its EXIF. A PNG's is handed over alone: the reader would inflate its profile and texts as well. */
+function exifBlock(bytes: Uint8Array): Uint8Array | null {
+  if (containerOf(bytes) !== 'png') return bytes;
+  const chunk = pngChunks(bytes).find(({ type }) => type === 'eXIf');
+  return chunk ? bytes.slice(chunk.start + 8, chunk.end - 4) : null;
+}
+
 /** EXIF of a file; a file without it, or with broken EXIF, has none. */
 async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
+  const block = exifBlock(bytes);
+  if (!block) return NOTHING_TOLD;
   try {
     const { parse } = (await import('exifr')).default;
-    const tags = (await parse(bytes, {
+    const tags = (await parse(block, {
       tiff: true,
       exif: true,
       reviveValues: false,
@@ -136,19 +146,30 @@ async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
   }
 }
 
+/** Decoders' pictures are of 8 bits and three colours, nearly always. */
+const DECODED_BYTES = 3;
+
 /** A decoder that asks the header first. */
 const bounded =
-  (decodePicture: PictureDecoder): PictureDecoder =>
+  (decodePicture: PictureDecoder, mostWorkBytes: number): PictureDecoder =>
   (bytes) => {
-    refuseLarge(pictureSize(bytes));
+    const size = pictureSize(bytes);
+    refuseLarge(size);
+    // A JPEG of even grey is small beside its picture: it may be as hollow as it likes.
+    const pictureBytes = DECODED_BYTES * (size?.widthPx ?? 0) * (size?.heightPx ?? 0);
+    refuseBytes({ kind: 'jpeg', pictureBytes, fileBytes: Infinity, mostWorkBytes });
     return decodePicture(bytes);
   };
 
 /** A TIFF as it stands, or, where it is a raw file, the picture it carries. */
-async function tiffOrPreview(bytes: Uint8Array, decodePicture: PictureDecoder) {
+async function tiffOrPreview(
+  bytes: Uint8Array,
+  decodePicture: PictureDecoder,
+  mostWorkBytes: number,
+) {
   let refused: RefusedPicture | null = null;
   try {
-    const read = await readTiff(bytes);
+    const read = await readTiff(bytes, mostWorkBytes);
     if (read) return { ...read, preview: false };
   } catch (error) {
     // A raw file is a TIFF of a kind of its own: its preview is looked for.
@@ -168,18 +189,19 @@ async function previewIn(bytes: Uint8Array, decodePicture: PictureDecoder) {
   return jpeg ? { image: await decodePicture(jpeg), furtherValues: 0, preview: true } : null;
 }
 
-async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
+async function pictureOf(bytes: Uint8Array, decoder: PictureDecoder, mostWorkBytes: number) {
+  const decodePicture = bounded(decoder, mostWorkBytes);
   switch (containerOf(bytes)) {
     case 'jpeg':
       return { image: await decodePicture(bytes), furtherValues: 0, preview: false };
     case 'png': {
       const image = isPlainPng(bytes)
-        ? await readPng(bytes)
+        ? await readPng(bytes, mostWorkBytes)
         : await decodePicture(pngPixelsAlone(bytes));
       return { image, furtherValues: 0, preview: false };
     }
     case 'tiff':
-      return tiffOrPreview(bytes, decodePicture);
+      return tiffOrPreview(bytes, decodePicture, mostWorkBytes);
     case 'other':
       return previewIn(bytes, decodePicture);
   }
@@ -189,18 +211,22 @@ async function pictureOf(bytes: Uint8Array, decodePicture: PictureDecoder) {
 export const tooLarge = (name: string, bytes: number): string | null =>
   bytes > MOST_FILE_BYTES ? `${name} is larger than ${MOST_FILE_BYTES / 1e6} MB.` : null;
 
-/** Reads a frame's file, whatever it is; the sentence of a failure names the file. */
+/**
+ * Reads a frame's file, whatever it is; the sentence of a failure names the file. A picture that would take more than
+ * `mostWorkBytes` of memory while it is decoded is refused.
+ */
 export async function decodeFrame(
   bytes: Uint8Array,
   name: string,
   decodePicture: PictureDecoder,
+  mostWorkBytes = Infinity,
 ): Promise<Result<DecodedFrame>> {
   if (bytes.length === 0) return fail('empty', '', `${name} is empty.`);
   const large = tooLarge(name, bytes.length);
   if (large) return fail('tooLarge', '', large);
   const whole = `${name} cannot be read as a picture: it is damaged, cut short, or not a JPEG, PNG, TIFF or raw file.`;
   try {
-    const found = await pictureOf(bytes, bounded(decodePicture));
+    const found = await pictureOf(bytes, decodePicture, mostWorkBytes);
     if (!found) return fail('picture', '', whole);
     const { image, preview, furtherValues } = found;
     refuseLarge(image);

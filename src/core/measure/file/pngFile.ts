@@ -1,7 +1,7 @@
 /** PNG files of 8 and 16 bits in, as they stand: a screen's canvas turns them and loses colours where they are transparent. */
 import { pngChunks, pngPixelsAlone, pngSize } from './container';
 import type { PixelImage } from './pixels';
-import { refuseLarge } from './refused';
+import { refuseBytes, refuseLarge } from './refused';
 
 /** Values a pixel by the colour type of the header (ISO/IEC 15948). */
 const VALUES: Readonly<Record<number, number>> = { 0: 1, 2: 3, 4: 2, 6: 4 };
@@ -30,8 +30,7 @@ function inflatedBytes(bytes: Uint8Array): number {
 }
 
 /** Whether a PNG's pixel data inflate to as many bytes as its header needs; counted as they come, and no farther. */
-async function holdsItsPixels(bytes: Uint8Array): Promise<boolean> {
-  const wanted = inflatedBytes(bytes);
+async function holdsItsPixels(bytes: Uint8Array, wanted: number): Promise<boolean> {
   const packed = pngChunks(bytes)
     .filter(({ type }) => type === 'IDAT')
     .map(({ start, end }) => bytes.slice(start + 8, end - 4));
@@ -54,9 +53,12 @@ async function holdsItsPixels(bytes: Uint8Array): Promise<boolean> {
 }
 
 /** A PNG's pixels; throws where it is damaged, cut short, or holds other than its header says. */
-export async function readPng(bytes: Uint8Array): Promise<PixelImage> {
+export async function readPng(bytes: Uint8Array, mostWorkBytes: number): Promise<PixelImage> {
   refuseLarge(pngSize(bytes));
-  if (!(await holdsItsPixels(bytes))) throw new Error('pixels are missing, or too many');
+  const pictureBytes = inflatedBytes(bytes);
+  refuseBytes({ kind: 'png', pictureBytes, fileBytes: bytes.length, mostWorkBytes });
+  if (!(await holdsItsPixels(bytes, pictureBytes)))
+    throw new Error('pixels are missing, or too many');
   const { decode } = await import('fast-png');
   const png = decode(pngPixelsAlone(bytes));
   return {

@@ -20,12 +20,35 @@ export class RefusedPicture extends Error {
 const MOST_HOLLOW_BYTES = 200e6;
 const MOST_TIMES = 100;
 
-/** Refuses a picture that would be far larger than anything its file can hold: made to fill the memory, or damaged. */
-export function refuseHollow(pictureBytes: number, fileBytes: number): void {
+/** What decoding takes at its height, in times the picture (seen with pictures of 24 to 100 million pixels). */
+const WORK_TIMES = { png: 3, tiff: 3, jpeg: 1.3 } as const;
+
+const megabytes = (bytes: number): string => `${Math.round(bytes / 1e6)} MB`;
+
+/** How large a picture is once it is decoded, and where it comes from. */
+export interface PictureBytes {
+  kind: keyof typeof WORK_TIMES;
+  pictureBytes: number;
+  fileBytes: number;
+  /** The memory there is for decoding, bytes. */
+  mostWorkBytes: number;
+}
+
+/**
+ * Refuses a picture by what it would take once it is decoded: far more than anything its file can hold, as one made to
+ * fill the memory or a damaged one says it is, or more than there is room for here.
+ */
+export function refuseBytes({ kind, pictureBytes, fileBytes, mostWorkBytes }: PictureBytes): void {
   if (pictureBytes > MOST_HOLLOW_BYTES && pictureBytes > MOST_TIMES * fileBytes)
     throw new RefusedPicture(
       'hollow',
-      `says it is ${Math.round(pictureBytes / 1e6)} MB of picture in a file of ${(fileBytes / 1e6).toFixed(1)} MB: it is damaged.`,
+      `says it is ${megabytes(pictureBytes)} of picture in a file of ${(fileBytes / 1e6).toFixed(1)} MB: it is damaged.`,
+    );
+  const most = mostWorkBytes / WORK_TIMES[kind];
+  if (pictureBytes > most)
+    throw new RefusedPicture(
+      'tooLarge',
+      `is ${megabytes(pictureBytes)} of picture; here a ${kind.toUpperCase()} may be ${megabytes(most)}. The program on the screen and the command line take larger ones.`,
     );
 }
 

@@ -1,6 +1,6 @@
 /** TIFF files in: what the decoder reads, turned as they stand in the file; what it does not is told by its name. */
 import type { PixelImage } from './pixels';
-import { RefusedPicture, refuseHollow, refuseLarge } from './refused';
+import { RefusedPicture, refuseBytes, refuseLarge } from './refused';
 import { ORIENTATION_TAG, tiffDirectory } from './tiffEntries';
 
 /* Tags and values of TIFF 6.0 and its supplements, from memory. */
@@ -90,18 +90,19 @@ export interface ReadTiff {
  * A TIFF's first picture, its pixels as they stand in the file; null where that is none that is read. Throws what the
  * decoder throws of damaged files and raw ones, and a refusal of whole ones that are not read.
  */
-export async function readTiff(bytes: Uint8Array): Promise<ReadTiff | null> {
+export async function readTiff(bytes: Uint8Array, mostWorkBytes: number): Promise<ReadTiff | null> {
   if (!holdsItsTags(bytes)) return null;
   const { decode } = await import('tiff');
   const [head] = decode(bytes, { pages: [0], ignoreImageData: true });
   if (!head) return null;
   const { width: widthPx, height: heightPx, samplesPerPixel, bitsPerSample: bits } = head;
   refuseLarge({ widthPx, heightPx });
-  refuseHollow((widthPx * heightPx * samplesPerPixel * bits) / 8, bytes.length);
   const why = unreadWhy(head);
   // Raw files keep their preview in this way, and are looked through for it.
   const mayBeRaw = Number(tagOf(head, PHOTOMETRIC)) === YCBCR && !head.fields.has(TILE_WIDTH);
   if (why !== null) throw new RefusedPicture('kind', why, mayBeRaw);
+  const pictureBytes = (widthPx * heightPx * samplesPerPixel * bits) / 8;
+  refuseBytes({ kind: 'tiff', pictureBytes, fileBytes: bytes.length, mostWorkBytes });
   const isTurned = (tagOf(head, ORIENTATION_TAG) ?? 1) !== 1;
   const [page] = decode(isTurned ? asStored(bytes) : bytes, { pages: [0] });
   if (!page) return null;
