@@ -25,6 +25,15 @@ describe('POST /api/evaluate', () => {
     expect(await response.json()).toEqual(JSON.parse(JSON.stringify(evaluate(rig))));
   });
 
+  it('answers without what turns or breaks the lines it stands in', async () => {
+    const file = rigFileOf(demoRig('waders-at-dawn'));
+    const name = `\u202e${file.lens.name}\u0000\ud800`;
+    const response = await post(JSON.stringify({ ...file, lens: { ...file.lens, name } }));
+    expect(await response.json()).toEqual(
+      JSON.parse(JSON.stringify(evaluate(demoRig('waders-at-dawn')))),
+    );
+  });
+
   it.each([
     ['not JSON', '{"format": ', 400, /not JSON/],
     ['an empty body', '', 400, /empty/],

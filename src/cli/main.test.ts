@@ -27,6 +27,20 @@ const file = (name: string, content: string): string => {
 };
 const WORKSPACE = 'docs/examples/tide-mill.workspace.json';
 
+describe('what a terminal would obey', () => {
+  it('is not printed, wherever it came from', async () => {
+    const named = file('a\u001b[2Jb.json', '{');
+    const { err } = await halo('evaluate', named);
+    expect(err).toMatch(/a\[2Jb\.json/);
+    expect((await halo('\u001b]0;title\u0007')).err).toMatch(/^there is no command "\]0;title"/);
+    const demo = rigFileOf(demoRig('mill-pond'));
+    const rig = file('rig.json', JSON.stringify({ ...demo, name: 'Pond \u009b31m' }));
+    expect((await halo('evaluate', rig)).out).not.toMatch(
+      /[\u0000-\u0009\u000b-\u001f\u0080-\u009f]/,
+    );
+  });
+});
+
 describe('halo coverage', () => {
   const base = ['coverage', '--frame', '36x24', '--edge-radius', '19', '--softness', '0'];
 

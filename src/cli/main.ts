@@ -1,4 +1,5 @@
 /** The halo command: the same core as the screen, on files and standard input. */
+import { harmless } from '@/core/words';
 import { CliError, type Command, type Output } from './command';
 import { convertCommand } from './convert';
 import { chooseCommand } from './choose';
@@ -31,20 +32,22 @@ function table(rows: Output['rows']): string {
   return rows.map(([label, value]) => `${label.padEnd(width)}  ${value}\n`).join('');
 }
 
-/** Runs the command line; answers the exit code. */
+/** Runs the command line; answers the exit code. What is meant to be read holds nothing a terminal would obey. */
 export async function main(argv: readonly string[], { stdout, stderr }: Streams): Promise<number> {
+  const say = (text: string) => stdout.write(harmless(text));
+  const complain = (text: string) => stderr.write(harmless(text));
   const [name, ...args] = argv;
   if (name === undefined || name === 'help' || name === '--help') {
-    stdout.write(help());
+    say(help());
     return 0;
   }
   const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
   if (!command) {
-    stderr.write(`there is no command "${name}"; there are ${Object.keys(COMMANDS).join(', ')}.\n`);
+    complain(`there is no command "${name}"; there are ${Object.keys(COMMANDS).join(', ')}.\n`);
     return 2;
   }
   if (args.includes('--help')) {
-    stdout.write(`usage:\n  ${command.usage}\n`);
+    say(`usage:\n  ${command.usage}\n`);
     return 0;
   }
   try {
@@ -52,15 +55,17 @@ export async function main(argv: readonly string[], { stdout, stderr }: Streams)
     const json = args.includes('--json');
     if ('lines' in output) {
       for (const line of output.lines)
-        stdout.write(`${json ? JSON.stringify(line) : output.row(line)}\n`);
+        if (json) stdout.write(`${JSON.stringify(line)}\n`);
+        else say(`${output.row(line)}\n`);
       return 0;
     }
-    stdout.write(json ? `${JSON.stringify(output.json, null, 2)}\n` : table(output.rows));
-    for (const complaint of output.complaints ?? []) stderr.write(`${complaint}\n`);
+    if (json) stdout.write(`${JSON.stringify(output.json, null, 2)}\n`);
+    else say(table(output.rows));
+    for (const complaint of output.complaints ?? []) complain(`${complaint}\n`);
     return output.exitCode ?? 0;
   } catch (error) {
     if (!(error instanceof CliError)) throw error;
-    stderr.write(`${error.message}\n`);
+    complain(`${error.message}\n`);
     return error.exitCode;
   }
 }

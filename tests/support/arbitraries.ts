@@ -1,4 +1,5 @@
 /** Random values that a JSON Schema of ours admits, extremes first. */
+import { cleanText } from '@/core/words';
 import fc from 'fast-check';
 import { type JsonSchema, definitionAt } from '@/core/kit/records';
 
@@ -48,9 +49,12 @@ export function arbitraryOf(schema: JsonSchema): fc.Arbitrary<unknown> {
       return objects(schema);
     default:
       if (schema.pattern) return fc.constantFrom('', '2026-05-12');
-      return fc.string({
-        minLength: num(schema.minLength, 0),
-        maxLength: Math.min(12, num(schema.maxLength, 12)),
-      });
+      // As texts come through the checks.
+      return fc
+        .string({
+          minLength: num(schema.minLength, 0),
+          maxLength: Math.min(12, num(schema.maxLength, 12)),
+        })
+        .filter((text) => cleanText(text) === text);
   }
 }

@@ -5,7 +5,7 @@
  * A new field with a default needs no entry: defaults are filled in wherever records are read. An entry is
  * due where a field is renamed, changes its meaning, or is filled with something other than its default.
  */
-import { fail, ok, type Result } from '../words';
+import { cleanText, fail, ok, type Result } from '../words';
 import { isJson, type Json, RECORDS_VERSION, TABLE_NAMES, type TableName } from './records';
 
 /** The tables of a workspace, and the judgement that stands beside them. */
@@ -68,6 +68,38 @@ const STEPS_TO_UNDO: Migration = {
   ),
 };
 
+/** Fields that may not be empty: names, and what records call one another by. */
+const NEVER_EMPTY = /^(id|name|aliases|leaveOut)$|Ids?$/;
+const LONGEST_LABEL = 80;
+
+/** A text cleaned; in place of one that showed nothing and may not be empty its characters are told, alike wherever it stands. */
+function textCleaned(text: string, field: string): string {
+  const clean = cleanText(text);
+  if (clean !== '' || text === '' || !NEVER_EMPTY.test(field)) return clean;
+  const codes = Array.from(text, (c) => c.codePointAt(0)?.toString(16));
+  return `unseen ${codes.join(' ')}`.slice(0, LONGEST_LABEL).trim();
+}
+
+/** A value of a record with its texts cleaned; those of a list count as of the field it stands in. */
+function cleaned(value: unknown, field = ''): unknown {
+  if (typeof value === 'string') return textCleaned(value, field);
+  if (Array.isArray(value)) return value.map((item) => cleaned(item, field));
+  if (!isJson(value)) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, of]) => [key, cleaned(of, key)]));
+}
+
+/** Texts from before they were cleaned where they come in. */
+const CLEAN_TEXTS: Migration = {
+  to: 8,
+  name: 'texts without characters that nobody sees',
+  records: Object.fromEntries(
+    [...TABLE_NAMES, 'judgement' as const].map((table) => [
+      table,
+      (record: Json) => cleaned(record) as Json,
+    ]),
+  ),
+};
+
 /** In order; the last one ends at today's version. */
 export const MIGRATIONS: readonly Migration[] = [
   PRACTICE,
@@ -76,6 +108,7 @@ export const MIGRATIONS: readonly Migration[] = [
   STEPS_TO_UNDO,
   { to: 6, name: 'jobs, and how gear is to be had', records: {} },
   { to: 7, name: 'days of shooting', records: {} },
+  CLEAN_TEXTS,
 ];
 
 /** One record of a table of version `from` brought up to version `to`, by default today's. */

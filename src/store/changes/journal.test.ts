@@ -28,6 +28,15 @@ describe('the journal', () => {
     expect(await redo(db)).toBeNull();
   });
 
+  it('keeps what is typed without what nobody sees, and a change of that alone is none', async () => {
+    await rename(db, 'a', 'fifty\u0000\u202e');
+    expect(await names(db)).toEqual(['fifty']);
+    const steps = await db.journal.count();
+    await rename(db, 'a', 'fifty\u0007');
+    expect(await db.journal.count()).toBe(steps);
+    await expect(rename(db, 'a', '\u200b')).rejects.toThrow(RefusedRecord);
+  });
+
   it('forgets what was taken back once something new is done', async () => {
     await rename(db, 'a', 'first');
     await undo(db);

@@ -1,7 +1,7 @@
 /** Every change goes through here, checked, whole or not at all, and can be taken back. */
 import { sameValue } from '@/core/kit/records';
 import type { IndexableTypeArray } from 'dexie';
-import type { Problem } from '@/core/words';
+import { withCleanTexts, type Problem } from '@/core/words';
 import {
   RECORD_TABLES,
   recordKey,
@@ -191,7 +191,8 @@ export async function commit(
       for (const write of writes) {
         const { table, id } = write;
         const before = stored.get(recordKey(write)) ?? null;
-        const { after, conflicts: met } = outcome(write, before, own.get(recordKey(write)));
+        const { after: told, conflicts: met } = outcome(write, before, own.get(recordKey(write)));
+        const after = withCleanTexts(told) as typeof told;
         conflicts.push(...met);
         if (!sameValue(before, after)) changes.push({ table, id, before, after });
       }

@@ -160,33 +160,63 @@ const tablesAt = (version: number): readonly RecordTable[] => {
   return RECORD_TABLES.filter((table) => stores.includes(table));
 };
 
+/** A record changed as its sort asks for; what is none of ours stays as it is. */
+type ChangeRecord = (sort: Migrated, record: Json) => Json;
+const changedBy =
+  (change: ChangeRecord) =>
+  (table: string, record: Json | null): Json | null => {
+    const sort = record && sortOf(table, record);
+    return record && sort ? change(sort, record) : record;
+  };
+
+/** Changes the records of a table; one that comes to have another id moves there, unless another has it already. */
+async function changeTable(
+  transaction: Transaction,
+  name: RecordTable,
+  change: (record: Json) => Json,
+): Promise<void> {
+  const table = transaction.table<Json, string>(name);
+  const moved: { from: string; record: Json }[] = [];
+  await table.toCollection().modify((record, ref) => {
+    const next = change(record);
+    if (next.id !== record.id) moved.push({ from: String(record.id), record: next });
+    ref.value = { ...next, id: record.id };
+  });
+  for (const { from, record } of moved) {
+    if (await table.get(String(record.id))) continue;
+    await table.delete(from);
+    await table.put(record);
+    if (name === 'measurements')
+      await moveGrid(transaction.table<KeptGrid, string>('grids'), from, String(record.id));
+  }
+}
+
+/** The light of a measured frame goes with it. */
+async function moveGrid(grids: Table<KeptGrid, string>, from: string, id: string): Promise<void> {
+  const grid = await grids.get(from);
+  await grids.delete(from);
+  if (grid) await grids.put({ ...grid, id });
+}
+
 /** Changes every record the database holds, in its tables and in the steps of its journal. */
 async function changeRecords(
   transaction: Transaction,
   tables: readonly RecordTable[],
-  change: (sort: Migrated, record: Json) => Json,
+  change: ChangeRecord,
 ): Promise<void> {
-  const changed = (table: string, record: Json | null): Json | null => {
-    const sort = record && sortOf(table, record);
-    return record && sort ? change(sort, record) : record;
-  };
-  for (const table of tables) {
-    await transaction
-      .table<Json, string>(table)
-      .toCollection()
-      .modify((record, ref) => {
-        ref.value = changed(table, record) ?? record;
-      });
-  }
+  const changed = changedBy(change);
+  for (const table of tables)
+    await changeTable(transaction, table, (record) => changed(table, record) ?? record);
   await transaction
-    .table<{ changes: { table: string; before: Json | null; after: Json | null }[] }>('journal')
+    .table<{ changes: { table: string; id: unknown; before: Json | null; after: Json | null }[] }>(
+      'journal',
+    )
     .toCollection()
     .modify((entry) => {
-      entry.changes = entry.changes.map((c) => ({
-        ...c,
-        before: changed(c.table, c.before),
-        after: changed(c.table, c.after),
-      }));
+      entry.changes = entry.changes.map((c) => {
+        const [before, after] = [changed(c.table, c.before), changed(c.table, c.after)];
+        return { ...c, id: (after ?? before)?.id ?? c.id, before, after };
+      });
     });
 }
 

@@ -46,6 +46,23 @@ describe('records', () => {
     });
   });
 
+  it('have their texts cleaned, those they do not know too; a name in which nothing is seen is none', () => {
+    const dirty = { ...lensExample, name: 'Fifty\u0000\u202e', hood: { of: '\ud800tin' } };
+    const result = checkRecord('lenses', dirty);
+    expect(result.ok && result.value).toMatchObject({ name: 'Fifty', hood: { of: 'tin' } });
+    expect(sentences(checkRecord('lenses', { ...lensExample, name: '\u2060\u3164' }))).toEqual([
+      'name: must be text of 1 to 200 characters; it is "".',
+    ]);
+    const wide = { ...lensExample, name: 'Fif\u202ety', openFNumberWide: 0 };
+    expect(sentences(checkWorkspace({ ...workspaceExample, lenses: [wide] }))[0]).toMatch(
+      /^lens 1 \(Fifty\), openFNumberWide: must be/,
+    );
+    const overlong = { ...lensExample, name: 'Fif\u202ety', halo: new Array(5000).fill({}) };
+    expect(sentences(checkWorkspace({ ...workspaceExample, lenses: [overlong] }))[0]).toMatch(
+      /^lens 1 \(Fifty\), halo: must be/,
+    );
+  });
+
   it('keep fields they do not know, and leave what they were given alone', () => {
     const given = { ...lensExample, fromTheFuture: { hood: 'square' } };
     const before = structuredClone(given);

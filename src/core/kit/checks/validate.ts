@@ -1,9 +1,11 @@
-/** Unknown values in, checked records or sentences out. The only door into the typed inside. */
+/**
+ * Unknown values in, checked records with clean texts or sentences out. The only door into the typed inside.
+ */
 import type { ErrorObject, ValidateFunction } from 'ajv';
 import * as validators from './generated/validators';
 import { recordProblems, workspaceProblems } from './plausible';
 import { valueAtKeys } from '../fields';
-import { ok, type Problem, type Result } from '../../words';
+import { harmless, ok, type Problem, type Result, withCleanTexts } from '../../words';
 import {
   judgementSchema,
   type Judgement,
@@ -82,7 +84,9 @@ function placeWords(data: unknown, keys: readonly string[]): string {
   if (table !== undefined && index !== undefined && table in TABLE_WORDS && /^\d+$/.test(index)) {
     const record = valueAtKeys(data, [table, index]);
     const name =
-      isJson(record) && typeof record.name === 'string' ? ` (${record.name.slice(0, 60)})` : '';
+      isJson(record) && typeof record.name === 'string'
+        ? ` (${harmless(record.name).slice(0, 60)})`
+        : '';
     const words = TABLE_WORDS[table as TableName][0];
     return [`${words} ${Number(index) + 1}${name}`, ...rest].join(', ');
   }
@@ -162,7 +166,7 @@ function check<T>(
 ): Result<T> {
   const overlong = overlongList(root, data);
   if (overlong) return { ok: false, problems: [problemOf(root, data, overlong)] };
-  const copy: unknown = structuredClone(data);
+  const copy = withCleanTexts(data);
   if (!validator(copy)) {
     const told = firstOf(validator.errors ?? [], (error) => problemOf(root, copy, error));
     return { ok: false, problems: told };
