@@ -10,8 +10,10 @@ import { kept } from '@/store/keeping/keeper';
 import { isEmpty } from '@/store/database/load';
 import type { OpenWorkspace } from '@/store/database/mirror';
 import { useWorkspace } from '@/store/useWorkspace';
-import { TextButton } from '@/ui/controls/Buttons';
+import { LineButton } from '@/ui/controls/Buttons';
 import { holdTyped } from '@/ui/form/useTyped';
+import { FailedPlace } from './FailedRoom';
+import { SetAsideStrip } from './SetAsideStrip';
 import { PHONE } from '@/ui/theme/type';
 import { whenIdle } from '@/ui/whenIdle';
 
@@ -73,13 +75,17 @@ export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
   return (
     <Room>
       {open.state === 'failed' && (
-        <Quiet role="alert">
-          {open.sentence}{' '}
-          <TextButton onPress={() => window.location.reload()}>Reload this page</TextButton>
-        </Quiet>
+        <FailedPlace heading="The workspace does not open" words={open.sentence}>
+          <LineButton onPress={() => window.location.reload()}>Reload this page</LineButton>
+        </FailedPlace>
       )}
       {open.state !== 'failed' && (waiting || !drawn) && <Quiet>Opening the workspace…</Quiet>}
-      {open.state === 'open' && !waiting && drawn && children(open.workspace)}
+      {open.state === 'open' && !waiting && drawn && (
+        <>
+          <SetAsideStrip setAside={open.setAside} />
+          {children(open.workspace)}
+        </>
+      )}
     </Room>
   );
 }

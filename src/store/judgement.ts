@@ -1,13 +1,19 @@
 /** How corners are judged, as the database keeps it. */
-import { DEFAULT_JUDGEMENT, type Judgement } from '@/core/kit/records';
+import { DEFAULT_JUDGEMENT, isWhole, type Judgement, judgementSchema } from '@/core/kit/records';
 import { JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './database/db';
+import type { SetAside } from './database/setAside';
 import { commit, edited, type Committed } from './changes/journal';
 
-export async function readJudgement(db: HaloDatabase): Promise<Judgement> {
+/** How corners are judged; as usual, and what is stored set aside, where that is damaged. */
+export async function readJudgement(
+  db: HaloDatabase,
+): Promise<{ judgement: Judgement; broken: SetAside[] }> {
   const stored = await db.preferences.get(JUDGEMENT_ID);
-  if (stored?.id !== JUDGEMENT_ID) return DEFAULT_JUDGEMENT;
-  const { id: _, ...judgement } = stored;
-  return judgement;
+  if (stored?.id !== JUDGEMENT_ID) return { judgement: DEFAULT_JUDGEMENT, broken: [] };
+  const { id, ...judgement } = stored;
+  return isWhole(judgementSchema, judgement)
+    ? { judgement, broken: [] }
+    : { judgement: DEFAULT_JUDGEMENT, broken: [{ table: 'judgement', id, record: stored }] };
 }
 
 const asRecord = (judgement: Judgement): JudgementRecord => ({ ...judgement, id: JUDGEMENT_ID });

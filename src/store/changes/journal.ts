@@ -3,6 +3,7 @@ import { sameValue } from '@/core/kit/records';
 import type { IndexableTypeArray } from 'dexie';
 import { withCleanTexts, type Problem } from '@/core/words';
 import {
+  isStep,
   RECORD_TABLES,
   recordKey,
   sortOf,
@@ -231,7 +232,8 @@ async function lastByHand(db: HaloDatabase): Promise<JournalEntry | undefined> {
   const [seq] = await db.journal.orderBy('seq').reverse().limit(1).primaryKeys();
   const ofFile = db.journal.where('origin').equals('file');
   if (seq === undefined || (await ofFile.primaryKeys()).includes(seq)) return undefined;
-  return db.journal.get(seq);
+  const last = await db.journal.get(seq);
+  return last && isStep(last) ? last : undefined;
 }
 
 async function record(
@@ -261,11 +263,33 @@ export async function changedHere(db: HaloDatabase): Promise<Set<string>> {
   // What came from files is large, and is not read.
   const fromFiles = new Set(await db.journal.where('origin').equals('file').primaryKeys());
   const entries = await db.journal.bulkGet(inForce.filter((seq) => !fromFiles.has(seq)));
-  return new Set(entries.flatMap((entry) => (entry?.changes ?? []).map(recordKey)));
+  return new Set(
+    entries.flatMap((entry) => (entry && isStep(entry) ? entry.changes.map(recordKey) : [])),
+  );
 }
 
 const lastInForce = (db: HaloDatabase) => db.journal.where('undone').equals(0).last();
 const firstUndone = (db: HaloDatabase) => db.journal.where('undone').equals(1).first();
+
+/** Thrown where a step does not tell what it changed any more; it is taken off the list, and nothing else was changed. */
+export class BrokenStep extends Error {
+  override readonly name = 'BrokenStep';
+}
+
+/** What undo and redo answer: the label of the step; of a damaged one, what is to be said once it is off the list. */
+type Stepped = string | null | BrokenStep;
+
+async function dropped(db: HaloDatabase, { seq, label }: JournalEntry): Promise<BrokenStep> {
+  await db.journal.delete(seq);
+  return new BrokenStep(typeof label === 'string' ? label : 'without a name');
+}
+
+/** Thrown only once all is written: within, it would take the step back onto the list. */
+async function thrown(stepped: Promise<Stepped>): Promise<string | null> {
+  const done = await stepped;
+  if (done instanceof BrokenStep) throw done;
+  return done;
+}
 
 /** Thrown where the step to take back was done in another tab and nobody said that it is meant. */
 export class StepElsewhere extends Error {
@@ -283,26 +307,30 @@ export class StepElsewhere extends Error {
  * only where `isMeant`.
  */
 export function undo(db: HaloDatabase, isMeant = false): Promise<string | null> {
-  return inOne(db, async () => {
+  const step = inOne<Stepped>(db, async () => {
     const entry = await lastInForce(db);
     if (!entry) return null;
+    if (!isStep(entry)) return dropped(db, entry);
     if (!isMeant && entry.tab !== undefined && entry.tab !== db.tab)
       throw new StepElsewhere(entry.label, entry.tab);
     await put(db, [...entry.changes].reverse(), 'before');
     await db.journal.update(entry.seq, { undone: 1, mergeKey: null });
     return entry.label;
   });
+  return thrown(step);
 }
 
 /** Does the last change taken back again; answers its label, or null where there is none. */
 export function redo(db: HaloDatabase): Promise<string | null> {
-  return inOne(db, async () => {
+  const step = inOne<Stepped>(db, async () => {
     const entry = await firstUndone(db);
     if (!entry) return null;
+    if (!isStep(entry)) return dropped(db, entry);
     await put(db, entry.changes, 'after');
     await db.journal.update(entry.seq, { undone: 0 });
     return entry.label;
   });
+  return thrown(step);
 }
 
 export interface Steps {

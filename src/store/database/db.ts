@@ -5,6 +5,7 @@ import { SHAPE } from '@/core/kit/checks/generated/shape';
 import {
   type Judgement,
   completed,
+  isJson,
   type Json,
   RECORDS_VERSION,
   DEFINITIONS,
@@ -93,6 +94,17 @@ export interface JournalEntry {
   mergeKey: string | null;
 }
 
+/** Whether a step can be taken back: it tells its changes. */
+export const isStep = (entry: { changes?: unknown }): boolean =>
+  Array.isArray(entry.changes) &&
+  entry.changes.every(
+    (change) =>
+      isJson(change) &&
+      typeof change.id === 'string' &&
+      RECORD_TABLES.some((table) => table === change.table) &&
+      [change.before, change.after].every((side) => side === null || isJson(side)),
+  );
+
 /** Which defaults the records have been filled with: the digest of the schemas. */
 interface ShapeRecord {
   id: typeof SHAPE_ID;
@@ -160,13 +172,17 @@ const tablesAt = (version: number): readonly RecordTable[] => {
   return RECORD_TABLES.filter((table) => stores.includes(table));
 };
 
-/** A record changed as its sort asks for; what is none of ours stays as it is. */
+/** A record changed as its sort asks for; what is none of ours stays as it is, and so does what is too damaged for it. */
 type ChangeRecord = (sort: Migrated, record: Json) => Json;
 const changedBy =
   (change: ChangeRecord) =>
   (table: string, record: Json | null): Json | null => {
     const sort = record && sortOf(table, record);
-    return record && sort ? change(sort, record) : record;
+    try {
+      return record && sort ? change(sort, record) : record;
+    } catch {
+      return record;
+    }
   };
 
 /** Changes the records of a table; one that comes to have another id moves there, unless another has it already. */
@@ -213,6 +229,7 @@ async function changeRecords(
     )
     .toCollection()
     .modify((entry) => {
+      if (!isStep(entry)) return;
       entry.changes = entry.changes.map((c) => {
         const [before, after] = [changed(c.table, c.before), changed(c.table, c.after)];
         return { ...c, id: (after ?? before)?.id ?? c.id, before, after };

@@ -1,22 +1,34 @@
 /** The whole workspace, read at one moment. */
-import { TABLE_NAMES, type Workspace } from '@/core/kit/records';
+import { TABLE_NAMES, type TableName, type Tables, type Workspace } from '@/core/kit/records';
 import { EXTRAS_ID, type HaloDatabase } from './db';
 import { readJudgement } from '../judgement';
+import { parted, type SetAside } from './setAside';
+
+/** The workspace, and what of it is damaged and stands in none of its lists. */
+export interface Loaded {
+  workspace: Workspace;
+  setAside: SetAside[];
+}
+
+const inOne = <T>(db: HaloDatabase, read: () => Promise<T>): Promise<T> =>
+  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], read);
 
 /** All of it. */
-export const loadWorkspace = (db: HaloDatabase): Promise<Workspace> =>
-  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
-    mounts: await db.mounts.toArray(),
-    bodies: await db.bodies.toArray(),
-    lenses: await db.lenses.toArray(),
-    parts: await db.parts.toArray(),
-    markings: await db.markings.toArray(),
-    rigs: await db.rigs.toArray(),
-    measurements: await db.measurements.toArray(),
-    jobs: await db.jobs.toArray(),
-    days: await db.days.toArray(),
-    judgement: await readJudgement(db),
-  }));
+export const loadAll = (db: HaloDatabase): Promise<Loaded> =>
+  inOne(db, async () => {
+    const { judgement, broken: setAside } = await readJudgement(db);
+    const tables: Partial<Record<TableName, readonly Tables[TableName][]>> = {};
+    for (const table of TABLE_NAMES) {
+      const { whole, broken } = parted(table, await db.table<Tables[TableName]>(table).toArray());
+      tables[table] = whole;
+      setAside.push(...broken);
+    }
+    return { workspace: { ...(tables as Omit<Workspace, 'judgement'>), judgement }, setAside };
+  });
+
+/** All of it that can be worked with. */
+export const loadWorkspace = async (db: HaloDatabase): Promise<Workspace> =>
+  (await loadAll(db)).workspace;
 
 /** What a file said beside what is known here. */
 export async function readExtras(db: HaloDatabase): Promise<Record<string, unknown>> {
@@ -24,12 +36,16 @@ export async function readExtras(db: HaloDatabase): Promise<Record<string, unkno
   return stored?.id === EXTRAS_ID ? stored.fields : {};
 }
 
+/** What is damaged goes into files as it is, beside the lists: a file is read whole or not at all. */
+export const withSetAside = (workspace: Workspace, setAside: readonly SetAside[]): Workspace =>
+  setAside.length === 0 ? workspace : { ...workspace, ...{ setAside } };
+
 /** The workspace with all a file once said beside it, for the way out. */
 export const loadWorkspaceFile = (db: HaloDatabase): Promise<Workspace> =>
-  db.transaction('r', [...TABLE_NAMES.map((t) => db.table(t)), db.preferences], async () => ({
-    ...(await readExtras(db)),
-    ...(await loadWorkspace(db)),
-  }));
+  inOne(db, async () => {
+    const { workspace, setAside } = await loadAll(db);
+    return withSetAside({ ...(await readExtras(db)), ...workspace }, setAside);
+  });
 
 export const isEmpty = (workspace: Workspace): boolean =>
   TABLE_NAMES.every((table) => workspace[table].length === 0);

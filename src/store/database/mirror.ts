@@ -12,13 +12,18 @@ import {
 import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import type { HaloDatabase } from './db';
 import { readJudgement } from '../judgement';
+import { parted, type SetAside } from './setAside';
 import { ofStorage } from '../troubles/ofStorage';
 import { INTERRUPTED, troubleSentence } from '../troubles/troubles';
 
+/** What is held: the workspace, and damaged records that stand in none of its lists. */
+interface Held {
+  workspace: Workspace;
+  setAside: readonly SetAside[];
+}
+
 export type OpenWorkspace =
-  | { state: 'opening' }
-  | { state: 'open'; workspace: Workspace }
-  | { state: 'failed'; sentence: string };
+  { state: 'opening' } | ({ state: 'open' } & Held) | { state: 'failed'; sentence: string };
 
 export interface Mirror {
   current: () => OpenWorkspace;
@@ -73,17 +78,27 @@ async function readTable(db: HaloDatabase, table: TableName): Promise<AnyRecord[
   }
 }
 
-/** A table as held, with some of its records read anew. */
+/** A table as held, with some of its records read anew; damaged ones apart. */
 async function readAnew(
   db: HaloDatabase,
   table: TableName,
-  held: readonly AnyRecord[],
+  held: Held,
   ids: readonly string[],
-): Promise<AnyRecord[]> {
+): Promise<ReturnType<typeof parted>> {
   const found = await db.table<AnyRecord>(table).bulkGet([...ids]);
   const changed = new Set(ids);
-  return [...held.filter((r) => !changed.has(r.id)), ...found.flatMap((r) => r ?? [])];
+  const { whole, broken } = parted(
+    table,
+    found.flatMap((r) => r ?? []),
+  );
+  return {
+    whole: [...held.workspace[table].filter((r) => !changed.has(r.id)), ...whole],
+    broken: [...setAsideOf(held, table).filter(({ id }) => !changed.has(id)), ...broken],
+  };
 }
+
+const setAsideOf = ({ setAside }: Held, table: SetAside['table']): SetAside[] =>
+  setAside.filter((broken) => broken.table === table);
 
 /** Ids of the records of a table a change touched; 'all' where it does not tell them one by one. */
 function touched(db: HaloDatabase, table: string, parts: ObservabilitySet): 'all' | string[] {
@@ -97,37 +112,52 @@ function touched(db: HaloDatabase, table: string, parts: ObservabilitySet): 'all
   return ids;
 }
 
-/** What a change in the database makes of the workspace held; null where that is as it was. */
+/** What a change in the database makes of what is held; null where that is as it was. */
 async function withChanges(
   db: HaloDatabase,
-  held: Workspace,
+  held: Held,
   parts: ObservabilitySet,
-): Promise<Workspace | null> {
-  const next: Workspace = { ...held };
+): Promise<Held | null> {
+  const workspace: Workspace = { ...held.workspace };
+  let { setAside } = held;
   let differs = false;
+  const take = (table: SetAside['table'], broken: readonly SetAside[]) => {
+    if (sameValue(setAsideOf(held, table), broken)) return;
+    setAside = [...setAside.filter((one) => one.table !== table), ...broken];
+    differs = true;
+  };
   for (const table of TABLE_NAMES) {
     const ids = touched(db, table, parts);
     if (ids.length === 0) continue;
-    const read =
-      ids === 'all' ? await readTable(db, table) : await readAnew(db, table, held[table], ids);
-    const records = asHeld(table, held[table], read);
-    differs ||= records !== held[table];
-    Object.assign(next, { [table]: records });
+    const { whole, broken } =
+      ids === 'all'
+        ? parted(table, await readTable(db, table))
+        : await readAnew(db, table, held, ids);
+    const records = asHeld(table, held.workspace[table], whole);
+    differs ||= records !== held.workspace[table];
+    Object.assign(workspace, { [table]: records });
+    take(table, broken);
   }
   if (touched(db, 'preferences', parts).length > 0) {
-    const judgement = await readJudgement(db);
-    if (!sameValue(judgement, held.judgement)) {
-      next.judgement = judgement;
+    const { judgement, broken } = await readJudgement(db);
+    take('judgement', broken);
+    if (!sameValue(judgement, held.workspace.judgement)) {
+      workspace.judgement = judgement;
       differs = true;
     }
   }
-  return differs ? next : null;
+  return differs ? { workspace, setAside } : null;
 }
 
-async function readWhole(db: HaloDatabase): Promise<Workspace> {
+async function readWhole(db: HaloDatabase): Promise<Held> {
   const tables: Partial<Record<TableName, readonly AnyRecord[]>> = {};
-  for (const table of TABLE_NAMES) tables[table] = ordered(table, await readTable(db, table));
-  return { ...(tables as Omit<Workspace, 'judgement'>), judgement: await readJudgement(db) };
+  const { judgement, broken: setAside } = await readJudgement(db);
+  for (const table of TABLE_NAMES) {
+    const { whole, broken } = parted(table, await readTable(db, table));
+    tables[table] = ordered(table, whole);
+    setAside.push(...broken);
+  }
+  return { workspace: { ...(tables as Omit<Workspace, 'judgement'>), judgement }, setAside };
 }
 
 /** A mirror of a database; it opens it when somebody first looks. */
@@ -141,11 +171,11 @@ export function mirrorOf(db: HaloDatabase): Mirror {
   };
   // One after the other: a change is read once all before it is held.
   let last: Promise<void> = Promise.resolve();
-  const inTurn = (work: () => Promise<Workspace | null>) => {
+  const inTurn = (work: () => Promise<Held | null>) => {
     last = last
       .then(work)
-      .then((workspace) => {
-        if (workspace) settle({ state: 'open', workspace });
+      .then((held) => {
+        if (held) settle({ state: 'open', ...held });
       })
       // All that is done here is to read the database.
       .catch((error: unknown) =>
@@ -165,7 +195,7 @@ export function mirrorOf(db: HaloDatabase): Mirror {
     db.on('blocked', () => interrupted('blocked'));
     Dexie.on('storagemutated', (parts) => {
       if (!Object.keys(parts).some(isOf)) return;
-      inTurn(async () => (state.state === 'open' ? withChanges(db, state.workspace, parts) : null));
+      inTurn(async () => (state.state === 'open' ? withChanges(db, state, parts) : null));
     });
     inTurn(async () => {
       await db.open();

@@ -1,7 +1,7 @@
 /** What went wrong, said plainly and of the right thing. */
 import { WorkerLost } from '@/workers/door';
 import { isFull, namesOf } from './errorNames';
-import { GoneRecord, RefusedRecord, type Conflict } from '../changes/journal';
+import { BrokenStep, GoneRecord, RefusedRecord, type Conflict } from '../changes/journal';
 import { problemText } from '@/core/words';
 
 /** Names by which a browser's database says that it cannot read what it keeps. */
@@ -68,6 +68,8 @@ export function troubleSentence(error: unknown): string {
     return `Nothing was changed: ${problemText(error.problems, 2)}`;
   if (error instanceof GoneRecord)
     return `“${error.message}” was deleted meanwhile, in another tab or by undo; nothing was changed.`;
+  if (error instanceof BrokenStep)
+    return `The step “${error.message}” is damaged: what it changed is not known any more and stays as it is. It was taken off the list; the steps before it can still be taken back.`;
   if (error instanceof WorkerLost)
     return 'The part of the program that works this out stopped, perhaps for want of memory; nothing was changed. Try again.';
   const cause = error instanceof Error ? error.message : String(error);

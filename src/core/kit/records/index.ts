@@ -128,6 +128,7 @@ export {
   type TSchema,
 } from './schema';
 export { RECORDS_VERSION } from './version';
+export { isWhole } from './whole';
 export {
   definitionAt,
   DEFINITIONS,

@@ -1,0 +1,2 @@
+'use client';
+export { FailedRoom as default } from '@/shell/FailedRoom';

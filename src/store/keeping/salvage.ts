@@ -1,0 +1,71 @@
+/** A workspace file out of a database the program itself cannot open or show: whatever of it can be read. */
+import Dexie from 'dexie';
+import { broughtUp } from '@/core/kit';
+import {
+  completed,
+  DEFINITIONS,
+  isJson,
+  isWhole,
+  type Json,
+  RECORDS_VERSION,
+  TABLE_NAMES,
+  WORKSPACE_FORMAT,
+} from '@/core/kit/records';
+import { sortOf } from '../database/db';
+import type { SetAside } from '../database/setAside';
+
+type Sort = keyof typeof DEFINITIONS;
+
+/** A record of an earlier version as one of today; as it is where it is too damaged for that. */
+function today(sort: Sort, record: Json, version: number): Json {
+  try {
+    return completed(DEFINITIONS[sort], broughtUp(sort, record, version));
+  } catch {
+    return record;
+  }
+}
+
+/** All records of a table that can be read; none where the table is not there. */
+async function readable(db: Dexie, table: string): Promise<Json[]> {
+  if (!db.tables.some(({ name }) => name === table)) return [];
+  const records: unknown[] = await db
+    .table<unknown>(table)
+    .toArray()
+    .catch(() => []);
+  return records.filter(isJson);
+}
+
+/**
+ * The text of a workspace file with all of a database that can be read, damaged records beside the lists; null where
+ * nothing can. The database is opened as it stands and not changed. One of a newer program is told as it is, for that
+ * program to read.
+ */
+export async function salvaged(name: string): Promise<string | null> {
+  const db = new Dexie(name);
+  await db.open();
+  try {
+    const version = Math.max(1, Math.floor(db.verno));
+    const isNewer = version > RECORDS_VERSION;
+    const file: Record<string, unknown> = {
+      format: WORKSPACE_FORMAT,
+      version: isNewer ? version : RECORDS_VERSION,
+    };
+    const setAside: SetAside[] = [];
+    for (const table of [...TABLE_NAMES, 'preferences']) {
+      for (const stored of await readable(db, table)) {
+        const sort = sortOf(table, stored);
+        if (sort === null) continue;
+        const record = isNewer ? stored : today(sort, stored, version);
+        if (!isNewer && !isWhole(DEFINITIONS[sort], record))
+          setAside.push({ table: sort, id: String(stored.id), record });
+        else if (sort === 'judgement') file.judgement = record;
+        else file[sort] = [...((file[sort] as Json[] | undefined) ?? []), record];
+      }
+    }
+    const isNothing = TABLE_NAMES.every((table) => !file[table]) && setAside.length === 0;
+    if (setAside.length > 0) file.setAside = setAside;
+    return isNothing ? null : `${JSON.stringify(file, null, 2)}\n`;
+  } finally {
+    db.close();
+  }
+}
