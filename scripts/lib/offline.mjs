@@ -30,6 +30,14 @@ const NAMED = [
   '/schema/lens.json',
 ];
 
+/** Version of the records, as the program states it. */
+function recordsVersion() {
+  const [, version] =
+    /RECORDS_VERSION = (\d+)/.exec(readFileSync('src/core/kit/records/version.ts', 'utf8')) ?? [];
+  if (!version) throw new Error('the version of the records is not told');
+  return Number(version);
+}
+
 /** The bundler lists a worker's source beside its code; only the code is ever asked for. */
 const isAsked = (path) => !path.endsWith('.ts') && !path.endsWith('.map');
 
@@ -38,7 +46,11 @@ export async function writeServiceWorker() {
   const shown = filesBelow('public').filter((path) => path !== 'sw.js');
   const digest = createHash('sha256').update(readFileSync('.next/BUILD_ID'));
   for (const path of built) digest.update(path).update(readFileSync(join('.next/static', path)));
+  const buildId = readFileSync('.next/BUILD_ID', 'utf8').trim();
   const kept = {
+    builtAt: Math.round(statSync('.next/BUILD_ID').mtimeMs),
+    records: recordsVersion(),
+    ownFile: `/_next/static/${encodeURI(buildId)}/_buildManifest.js`,
     version: digest.digest('hex').slice(0, 16),
     pages: pages(),
     files: [

@@ -49,7 +49,16 @@ export async function readyDebian() {
   }
 }
 
-const SOURCES = ['app', 'src', 'public', 'proxy.ts', 'next.config.ts', 'tsconfig.json', LOCK];
+const SOURCES = [
+  'app',
+  'src',
+  'public',
+  'proxy.ts',
+  'next.config.ts',
+  'tsconfig.json',
+  'scripts/lib/offline.mjs',
+  LOCK,
+];
 const BUILT = '.next/wandering-halo-sources';
 /** Written with the build, from what it holds. */
 const SERVICE_WORKER = 'public/sw.js';

@@ -1,8 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import { answer, cacheName, forget, isOwn, keep, type Kept, type Surroundings } from './answers';
+import {
+  answer,
+  cacheName,
+  forget,
+  isOwn,
+  keep,
+  makeWhole,
+  toldIn,
+  type Kept,
+  type Surroundings,
+} from './answers';
 
 const KEPT: Kept = {
   version: 'v2',
+  records: 8,
+  builtAt: 2000,
+  ownFile: '/_next/static/a.js',
   pages: ['/bench', '/kit'],
   files: ['/_next/static/a.js', '/icon.svg'],
   first: '/bench',
@@ -87,6 +100,7 @@ describe('keeping the program for working offline', () => {
         '/kit?data-of-the-page',
         '/_next/static/a.js',
         '/icon.svg',
+        '/kept-version',
       ].toSorted(),
     );
   });
@@ -95,6 +109,60 @@ describe('keeping the program for working offline', () => {
     const w = world(['/icon.svg']);
     await expect(keep(KEPT, w.around)).rejects.toThrow('/icon.svg cannot be kept: 404');
     expect(w.all.has(cacheName(KEPT))).toBe(false);
+  });
+
+  it('tells which version it is, to a page that asks', async () => {
+    const w = world();
+    await keep(KEPT, w.around);
+    w.setOnline(false);
+    expect(JSON.parse(await bodyOf('/kept-version', w))).toEqual({ records: 8, builtAt: 2000 });
+  });
+
+  it('keeps no version that could not open what a later one here has stored', async () => {
+    const w = world();
+    await keep(KEPT, w.around);
+    const earlier = { ...KEPT, version: 'v1', builtAt: 1000 };
+    await expect(keep({ ...earlier, records: 7 }, w.around)).rejects.toThrow('a later version');
+    expect([...w.all.keys()]).toEqual(['wandering-halo-v2']);
+    // One built earlier that reads the same records may come, and says so.
+    await keep(earlier, w.around);
+    expect(await toldIn(await w.around.caches.open('wandering-halo-v1'))).toEqual({
+      records: 8,
+      builtAt: 1000,
+    });
+    // Versions of before told nothing of themselves.
+    for (const cache of w.all.values()) cache.delete('/kept-version');
+    await keep({ ...KEPT, version: 'v0', records: 7 }, w.around);
+    expect(w.all.has('wandering-halo-v0')).toBe(true);
+  });
+
+  it('takes nothing again of a version that is whole here, for it may be at work', async () => {
+    const w = world();
+    await keep(KEPT, w.around);
+    w.asked.length = 0;
+    await keep(KEPT, w.around);
+    expect(w.asked).toEqual([]);
+  });
+
+  it('takes again what was lost, from a server of the same build alone', async () => {
+    const w = world();
+    await keep(KEPT, w.around);
+    const cache = w.all.get('wandering-halo-v2')!;
+    for (const key of ['/kit', '/kit?data-of-the-page', '/icon.svg']) cache.delete(key);
+    w.setOnline(false);
+    await expect(makeWhole(KEPT, w.around)).rejects.toThrow('no network');
+    w.setOnline(true);
+    const other = world(['/_next/static/a.js']);
+    await makeWhole(KEPT, { ...w.around, fetch: other.around.fetch });
+    expect(cache.has('/kit')).toBe(false);
+    w.asked.length = 0;
+    await makeWhole(KEPT, w.around);
+    expect(w.asked.toSorted()).toEqual(['/_next/static/a.js', '/icon.svg', '/kit', '/kit?_rsc']);
+    w.setOnline(false);
+    expect(await bodyOf('/kit', w, {}, 'navigate')).toBe('body of /kit');
+    w.asked.length = 0;
+    await makeWhole(KEPT, w.around);
+    expect(w.asked).toEqual([]);
   });
 
   it('answers pages with any query, their data and files without a network', async () => {

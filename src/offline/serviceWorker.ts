@@ -2,8 +2,8 @@
  * The service worker: keeps the program whole for working offline. It never takes over by itself while an earlier
  * version is at work: the new one waits until somebody says so.
  */
-import { answer, forget, isOwn, keep, type Kept, type Surroundings } from './answers';
-import { TAKE_OVER } from './messages';
+import { answer, forget, isOwn, keep, type Kept, makeWhole, type Surroundings } from './answers';
+import { MAKE_WHOLE, TAKE_OVER } from './messages';
 
 /** What is kept; written in when the program is built. */
 declare const KEPT: Kept;
@@ -22,7 +22,7 @@ interface WorkerScope {
   clients: { claim: () => Promise<void> };
   skipWaiting: () => Promise<void>;
   addEventListener: ((name: 'install' | 'activate', listen: (event: Extendable) => void) => void) &
-    ((name: 'message', listen: (event: MessageEvent) => void) => void) &
+    ((name: 'message', listen: (event: Extendable & MessageEvent) => void) => void) &
     ((name: 'fetch', listen: (event: Fetching) => void) => void);
 }
 
@@ -39,6 +39,8 @@ scope.addEventListener('activate', (event) =>
 );
 scope.addEventListener('message', (event) => {
   if (event.data === TAKE_OVER) void scope.skipWaiting();
+  // Without a network it is tried again at the next visit.
+  if (event.data === MAKE_WHOLE) event.waitUntil(makeWhole(KEPT, around).catch(() => undefined));
 });
 scope.addEventListener('fetch', (event) => {
   if (isOwn(event.request, around)) event.respondWith(answer(event.request, KEPT, around));

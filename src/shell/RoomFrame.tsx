@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useLayoutEffect, useState } from 'react';
 import styled from 'styled-components';
 import type { Workspace } from '@/core/kit/records';
 import { keepBackups } from '@/store/keeping/backups';
-import { loadDemoIfNew } from '@/store/keeping/demo';
+import { loadDemoIfWanted } from '@/store/keeping/demo';
 import { db } from '@/store/database/instance';
 import { beReadyToCommit } from '@/store/changes/journal';
 import { kept } from '@/store/keeping/keeper';
@@ -37,16 +37,6 @@ const Quiet = styled.p`
   font-size: 15px;
 `;
 
-/** Loads the demo into a new program if asked; null until that is settled, then whether it was loaded. */
-function useDemo(wanted: boolean): boolean | null {
-  const [loaded, setLoaded] = useState<boolean | null>(wanted ? null : false);
-  useEffect(() => {
-    if (!wanted) return;
-    loadDemoIfNew(db).then(setLoaded, () => setLoaded(false));
-  }, [wanted]);
-  return loaded;
-}
-
 /** Whether anything has been here; what is stored arrives a moment later, and may be undone again. */
 function useArrived(open: OpenWorkspace): boolean {
   const [arrived, setArrived] = useState(false);
@@ -55,16 +45,28 @@ function useArrived(open: OpenWorkspace): boolean {
   return arrived || isHere;
 }
 
+/**
+ * Loads the demo into a new program if it was started with it; null until that is settled, then whether it was loaded.
+ * The server is asked each time: a page kept for working offline would go on saying what it once was.
+ */
+function useDemo(open: OpenWorkspace, arrived: boolean): boolean | null {
+  const [loaded, setLoaded] = useState<boolean | null>(null);
+  const isNew = open.state === 'open' && !arrived && loaded === null;
+  useEffect(() => {
+    if (isNew) loadDemoIfWanted(db).then(setLoaded, () => setLoaded(false));
+  }, [isNew]);
+  return arrived ? (loaded ?? false) : loaded;
+}
+
 interface RoomFrameProps {
-  loadDemoWhenEmpty: boolean;
   children: (workspace: Workspace) => React.ReactNode;
 }
 
 /** What every room stands in: it opens the workspace, and says so while it does or where it cannot. */
-export function RoomFrame({ loadDemoWhenEmpty, children }: RoomFrameProps) {
+export function RoomFrame({ children }: RoomFrameProps) {
   const open = useWorkspace();
-  const demoLoaded = useDemo(loadDemoWhenEmpty);
   const arrived = useArrived(open);
+  const demoLoaded = useDemo(open, arrived);
   const waiting = open.state === 'opening' || demoLoaded === null || (demoLoaded && !arrived);
   // A room is drawn for the first time piece by piece, so that the page answers meanwhile.
   const drawn = useDeferredValue(open.state === 'open' && !waiting);

@@ -8,9 +8,27 @@ export interface Gate {
   shut: () => Promise<void>;
   /** It answers again, at the same address. */
   reopen: () => Promise<void>;
-  /** From now on the service worker is one of a newer build, the files being the same. */
-  renew: () => void;
+  /** From now on the service worker is one of another build, the files being the same. */
+  renew: (build: Build) => void;
 }
+
+/** What another build says of itself; what it does not say is as it was. */
+export interface Build {
+  version: string;
+  builtAt?: number;
+  records?: number;
+}
+
+/** A service worker's text with another build told in it. */
+const toldAs = (text: string, build: Build): string =>
+  Object.entries(build).reduce(
+    (told, [name, value]) =>
+      told.replace(
+        new RegExp(`\\b${name}:("[^"]*"|\\d+)`),
+        `${name}:${JSON.stringify(value)}`,
+      ),
+    text,
+  );
 
 const SERVICE_WORKER = '/sw.js';
 /** Asked for so that answers come as text, and not only where they changed. */
@@ -19,7 +37,7 @@ const WHOLE = { 'accept-encoding': 'identity', 'if-none-match': '', 'if-modified
 /** Stands before the program at `target`. */
 export async function gateBefore(target: string): Promise<Gate> {
   const { hostname, port } = new URL(target);
-  let isNew = false;
+  let build: Build | null = null;
   let server: Server;
   const sockets = new Set<Socket>();
   const listen = (at: number): Promise<number> => {
@@ -33,7 +51,8 @@ export async function gateBefore(target: string): Promise<Gate> {
           headers: { ...from.headers, host: `${hostname}:${port}`, ...WHOLE },
         },
         (answer) => {
-          if (from.url !== SERVICE_WORKER || !isNew) {
+          const other = build;
+          if (from.url !== SERVICE_WORKER || !other) {
             to.writeHead(answer.statusCode ?? 502, answer.headers);
             answer.pipe(to);
             return;
@@ -42,7 +61,7 @@ export async function gateBefore(target: string): Promise<Gate> {
           answer.setEncoding('utf8').on('data', (part: string) => (text += part));
           answer.on('end', () => {
             to.writeHead(200, { 'content-type': 'application/javascript' });
-            to.end(text.replace(/version:"[^"]*"/, 'version:"of-a-newer-build"'));
+            to.end(toldAs(text, other));
           });
         },
       );
@@ -68,8 +87,8 @@ export async function gateBefore(target: string): Promise<Gate> {
     reopen: async () => {
       await listen(own);
     },
-    renew: () => {
-      isNew = true;
+    renew: (other) => {
+      build = other;
     },
   };
 }

@@ -180,13 +180,79 @@ describe('after one visit, with the server stopped', () => {
   });
 });
 
+describe('a page that is lost from what is kept', () => {
+  it('is taken again at the next visit with a network, and works without one', async () => {
+    await gate.reopen();
+    await page.openRig('rig=mill-pond');
+    await kept();
+    const isKept = () =>
+      page.driver.executeAsyncScript<boolean>(
+        `const done = arguments[0]; caches.match('/card').then((hit) => done(Boolean(hit)));`,
+      );
+    await page.driver.executeAsyncScript(
+      `const done = arguments[0];
+       caches.keys().then(async (names) => {
+         for (const name of names) {
+           const cache = await caches.open(name);
+           await cache.delete('/card');
+           await cache.delete('/card?data-of-the-page');
+         }
+         done();
+       });`,
+    );
+    expect(await isKept()).toBe(false);
+    await page.driver.navigate().refresh();
+    await page.expectSoon(isKept, (is) => is, 'the page was not taken again');
+    await gate.shut();
+    await page.driver.get(`${gate.url}/card`);
+    await page.find(STANDS.card);
+    await page.expectQuiet();
+  });
+});
+
+describe('an earlier version', () => {
+  const asked = () =>
+    page.driver.executeAsyncScript<string>(
+      `const done = arguments[0];
+       navigator.serviceWorker.getRegistration().then((r) => r.update()).then(
+         (r) => {
+           const coming = r.installing;
+           if (!coming) return done(String(r.waiting?.state));
+           coming.addEventListener('statechange', () => done(coming.state));
+         },
+         (error) => done(String(error)));`,
+    );
+  const bar = async () =>
+    (await (await page.find('body')).getText()).match(/The server now has .*/);
+
+  it('that could not open the workspace is not kept, and this one goes on', async () => {
+    await gate.reopen();
+    await page.openRig('rig=mill-pond');
+    await kept();
+    gate.renew({ version: 'of-an-earlier-program', builtAt: 1, records: 1 });
+    expect(await asked()).toBe('redundant');
+    expect(await bar()).toBeNull();
+    await page.driver.navigate().refresh();
+    await page.verdictWord();
+    expect(await bar()).toBeNull();
+  });
+
+  it('that could is said to be one', async () => {
+    gate.renew({ version: 'built-earlier', builtAt: 1 });
+    expect(await asked()).toBe('installed');
+    await page.expectSoon(bar, (said) => said !== null, 'it was not said');
+    expect((await bar())?.[0]).toMatch(
+      /^The server now has a version built earlier than this one\./,
+    );
+  });
+});
+
 describe('a newer version', () => {
   it('says so, waits, and takes over when it is let in; nothing one has is lost', async () => {
-    await gate.reopen();
     await page.openRig('rig=mill-pond');
     await page.driver.executeScript('window.stillThis = true');
     const before = await page.stored();
-    gate.renew();
+    gate.renew({ version: 'of-a-newer-build', builtAt: Date.now() });
     await page.driver.executeScript(
       'navigator.serviceWorker.getRegistration().then((r) => r.update())',
     );

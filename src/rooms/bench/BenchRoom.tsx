@@ -144,10 +144,6 @@ function OpenBench({ workspace }: { workspace: Workspace }) {
 }
 
 /** The Bench: one rig, its halo on the sensor, and what can be turned. */
-export function BenchRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
-  return (
-    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
-      {(workspace) => <OpenBench workspace={workspace} />}
-    </RoomFrame>
-  );
+export function BenchRoom() {
+  return <RoomFrame>{(workspace) => <OpenBench workspace={workspace} />}</RoomFrame>;
 }

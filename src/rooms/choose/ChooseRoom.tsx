@@ -85,10 +85,6 @@ function OpenChoose({ workspace }: { workspace: Workspace }) {
 }
 
 /** Choose: which rigs of the kit can do a job. */
-export function ChooseRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
-  return (
-    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
-      {(workspace) => <OpenChoose workspace={workspace} />}
-    </RoomFrame>
-  );
+export function ChooseRoom() {
+  return <RoomFrame>{(workspace) => <OpenChoose workspace={workspace} />}</RoomFrame>;
 }

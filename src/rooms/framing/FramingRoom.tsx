@@ -40,10 +40,6 @@ function FramingOf({ workspace }: { workspace: Workspace }) {
 }
 
 /** Framing: what the picture becomes. */
-export function FramingRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
-  return (
-    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
-      {(workspace) => <FramingOf workspace={workspace} />}
-    </RoomFrame>
-  );
+export function FramingRoom() {
+  return <RoomFrame>{(workspace) => <FramingOf workspace={workspace} />}</RoomFrame>;
 }

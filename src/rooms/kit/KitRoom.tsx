@@ -188,10 +188,6 @@ function OpenKit({ workspace: whole }: { workspace: Workspace }) {
 }
 
 /** The Kit: the cabinet of bodies, lenses, adapters and mounts, and getting gear in and out. */
-export function KitRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
-  return (
-    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
-      {(workspace) => <OpenKit workspace={workspace} />}
-    </RoomFrame>
-  );
+export function KitRoom() {
+  return <RoomFrame>{(workspace) => <OpenKit workspace={workspace} />}</RoomFrame>;
 }

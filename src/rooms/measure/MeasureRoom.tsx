@@ -212,10 +212,6 @@ function OpenMeasure({ workspace }: { workspace: Workspace }) {
 }
 
 /** Measure: the halo found in test frames, and the log of what was found. */
-export function MeasureRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
-  return (
-    <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
-      {(workspace) => <OpenMeasure workspace={workspace} />}
-    </RoomFrame>
-  );
+export function MeasureRoom() {
+  return <RoomFrame>{(workspace) => <OpenMeasure workspace={workspace} />}</RoomFrame>;
 }

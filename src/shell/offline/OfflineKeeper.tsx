@@ -27,6 +27,12 @@ const Bar = styled.div`
   }
 `;
 
+const WAITS_WORDS = {
+  newer: 'A newer version is here. What you have stays as it is.',
+  earlier:
+    'The server now has a version built earlier than this one. What you have stays as it is, whichever runs.',
+} as const;
+
 /** The room in hand comes first, ms. */
 const AFTER_MS = 2000;
 
@@ -41,8 +47,8 @@ export function OfflineKeeper() {
   return (
     <Bar role="status">
       {waits
-        ? 'A newer version is here. What you have stays as it is.'
-        : 'A newer version was let in elsewhere; this page still runs the one before.'}
+        ? WAITS_WORDS[waits]
+        : 'Another version was let in elsewhere; this page still runs the one before.'}
       <TextButton onPress={waits ? takeNewVersion : () => window.location.reload()}>
         {waits ? 'Change to it' : 'Load it'}
       </TextButton>

@@ -1,7 +1,8 @@
 'use client';
 /** Whether the program is kept whole for working offline, and whether a newer version waits. */
 import { useSyncExternalStore } from 'react';
-import { TAKE_OVER } from '@/offline/messages';
+import { CACHE_PREFIX, toldIn, VERSION_KEY, type VersionTold } from '@/offline/answers';
+import { MAKE_WHOLE, TAKE_OVER } from '@/offline/messages';
 
 type Offline =
   /** Not asked yet, or this is the program as one works on it. */
@@ -14,13 +15,13 @@ type Offline =
 
 interface State {
   offline: Offline;
-  /** A newer version is here and waits until it is let in. */
-  waits: boolean;
+  /** Another version is here and waits until it is let in: a newer one, or one built earlier than this. */
+  waits: 'newer' | 'earlier' | null;
   /** Another tab let a newer version in: this one still runs the one before. */
   isOld: boolean;
 }
 
-let state: State = { offline: 'not asked', waits: false, isOld: false };
+let state: State = { offline: 'not asked', waits: null, isOld: false };
 const listeners = new Set<() => void>();
 
 function set(change: Partial<State>): void {
@@ -31,12 +32,26 @@ function set(change: Partial<State>): void {
 let waiting: ServiceWorker | null = null;
 let isTakingOver = false;
 
+/** How the version that came last stands to the one that is at work; one that does not tell counts as newer. */
+async function waitingIs(): Promise<'newer' | 'earlier'> {
+  try {
+    const names = (await caches.keys()).filter((name) => name.startsWith(CACHE_PREFIX));
+    const came = await toldIn(await caches.open(names.at(-1) ?? ''));
+    // Answered by the version at work, of itself.
+    const own = (await (await fetch(VERSION_KEY)).json()) as VersionTold;
+    return came && came.builtAt < own.builtAt ? 'earlier' : 'newer';
+  } catch {
+    return 'newer';
+  }
+}
+
 /** Follows a version from its coming until it waits or stands. */
 function follow(worker: ServiceWorker): void {
   const look = () => {
     if (worker.state === 'installed' && navigator.serviceWorker.controller) {
       waiting = worker;
-      set({ offline: 'kept', waits: true });
+      set({ offline: 'kept' });
+      void waitingIs().then((waits) => set({ waits }));
     } else if (worker.state === 'activated') set({ offline: 'kept' });
     else if (worker.state === 'redundant' && state.offline === 'being kept')
       set({ offline: 'failed' });
@@ -54,7 +69,7 @@ async function register(): Promise<void> {
   navigator.serviceWorker.addEventListener('controllerchange', () => {
     // The first one comes unasked; a later one was let in, here or in another tab.
     if (isTakingOver) window.location.reload();
-    else if (hadOne) set({ isOld: true, waits: false });
+    else if (hadOne) set({ isOld: true, waits: null });
   });
   try {
     const registration = await navigator.serviceWorker.register('/sw.js', {
@@ -63,6 +78,7 @@ async function register(): Promise<void> {
     registration.addEventListener('updatefound', () => {
       if (registration.installing) follow(registration.installing);
     });
+    registration.active?.postMessage(MAKE_WHOLE);
     for (const worker of [registration.installing, registration.waiting, registration.active])
       if (worker) follow(worker);
     // Without a network there is no newer version to be had.

@@ -100,11 +100,7 @@ export function rigRoom<InHand extends RigInHand>(told: RigRoomOf<InHand>) {
       </>
     );
   }
-  return function RigRoom({ loadDemoWhenEmpty }: { loadDemoWhenEmpty: boolean }) {
-    return (
-      <RoomFrame loadDemoWhenEmpty={loadDemoWhenEmpty}>
-        {(workspace) => <RoomOf workspace={workspace} />}
-      </RoomFrame>
-    );
+  return function RigRoom() {
+    return <RoomFrame>{(workspace) => <RoomOf workspace={workspace} />}</RoomFrame>;
   };
 }

@@ -18,12 +18,19 @@ export async function tideMillLoader(db: HaloDatabase): Promise<void> {
   if (empty && first) rememberRig(first.id);
 }
 
+/** Whether the program is served with the demo; without an answer it is not. */
+async function isWanted(): Promise<boolean> {
+  const answer = await fetch('/api/demo', { cache: 'no-store' });
+  return answer.ok && ((await answer.json()) as { wanted?: unknown }).wanted === true;
+}
+
 /**
- * Loads the demo into a program that was never used: nothing in it and nothing undone. Answers whether
- * it did.
+ * Loads the demo into a program that was never used, nothing in it and nothing undone, where it is served with the
+ * demo. Answers whether it did.
  */
-export async function loadDemoIfNew(db: HaloDatabase): Promise<boolean> {
-  const fresh = isEmpty(await loadWorkspace(db)) && (await db.journal.count()) === 0;
-  if (fresh) await tideMillLoader(db);
-  return fresh;
+export async function loadDemoIfWanted(db: HaloDatabase, wanted = isWanted): Promise<boolean> {
+  const isFresh = async () => isEmpty(await loadWorkspace(db)) && (await db.journal.count()) === 0;
+  if (!(await isFresh()) || !(await wanted()) || !(await isFresh())) return false;
+  await tideMillLoader(db);
+  return true;
 }
