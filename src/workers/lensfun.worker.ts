@@ -11,6 +11,7 @@ import {
 } from '@/core/exchange/lensfun';
 import type { Body, Lens, Marking, Mount } from '@/core/kit/records';
 import type { Problem } from '@/core/words';
+import { paced } from './paced';
 import { textOf } from './readFile';
 
 /** One line of what can be picked. */
@@ -46,15 +47,16 @@ function lensfunDoor() {
   const lenses = new Map<string, LensfunLens>();
   const cameras = new Map<string, LensfunCamera>();
   return {
-    /** Reads files one by one; those that cannot be read are told, the others stand. */
-    async read(files: readonly File[]): Promise<LensfunReading> {
+    /** Reads files one by one, telling how many are read; those that cannot be read are told, the others stand. */
+    async read(files: readonly File[], hear: (read: number) => void): Promise<LensfunReading> {
       const began = performance.now();
       lenses.clear();
       cameras.clear();
       const problems: Problem[] = [];
       const entries: LensfunEntry[] = [];
       let mounts = 0;
-      for (const file of files) {
+      for (const [i, file] of files.entries()) {
+        hear(i);
         const text = await textOf(file);
         const read = text.ok ? readLensfun(text.value, file.name) : text;
         if (!read.ok) {
@@ -86,15 +88,18 @@ function lensfunDoor() {
       }
       return { entries, problems, mounts, tookMs: performance.now() - began };
     },
-    /** The picked entries as records of the kit. */
+    /** The picked entries as records of the kit; tells from time to time how many are. */
     take(
       keys: readonly string[],
       mounts: readonly Mount[],
       markings: readonly Marking[],
+      hear: (taken: number) => void,
     ): LensfunTaken {
+      const tell = paced(hear);
       const began = performance.now();
       const taken: LensfunTaken = { lenses: [], bodies: [], lacking: [], tookMs: 0 };
-      for (const key of keys) {
+      for (const [i, key] of keys.entries()) {
+        tell(i);
         const id = newId();
         const [lens, camera] = [lenses.get(key), cameras.get(key)];
         if (lens) {

@@ -3,6 +3,7 @@ import { type Job } from '@/core/kit/records';
 import { contradictionOf } from '@/core/choose';
 import { memo } from 'react';
 import styled from 'styled-components';
+import { Progress } from '@/ui/controls/Progress';
 import { TextButton } from '@/ui/controls/Buttons';
 import { Choice } from '@/ui/controls/Choice';
 import { GROUPINGS, SORTS } from './listing';
@@ -32,12 +33,6 @@ const Find = styled.input`
     color: var(--muted);
     opacity: 1;
   }
-`;
-
-const Progress = styled.progress`
-  width: 90px;
-  height: 6px;
-  accent-color: var(--amber);
 `;
 
 const Muted = styled.span`

@@ -48,4 +48,14 @@ describe('a lens of the database', () => {
     expect(four!.fNumber).toBe(4);
     expect(Math.abs(two!.front.softnessMm - four!.front.softnessMm)).toBeGreaterThan(0.01);
   });
+
+  it('of no lens there is, calibrated at more focal lengths than a record holds, has them evenly', () => {
+    const many = Array.from({ length: 4001 }, (_, i) => point(24 + i / 100, 4, -0.3));
+    const { halo } = lensOf(...many);
+    expect(halo).toHaveLength(2000);
+    expect([halo[0]!.focalMm, halo.at(-1)!.focalMm]).toEqual([24, 64]);
+    const steps = halo.slice(1).map((s, i) => s.focalMm - halo[i]!.focalMm);
+    expect(Math.min(...steps)).toBeGreaterThan(0.005);
+    expect(Math.max(...steps)).toBeLessThan(0.035);
+  });
 });

@@ -7,6 +7,7 @@ import {
   FARTHEST_PUPIL_MM,
   type HaloSample,
   type Lens,
+  lensSchema,
   markingIn,
   type Marking,
   type Mount,
@@ -144,17 +145,37 @@ function fitRims(
 const SIGMA_SHARE_UNSEEN = 0.06;
 const SIGMA_SEEN_MM = 0.5;
 
+/** A lens holds no more samples; no lens was ever calibrated at as many focal lengths. */
+const MOST_SAMPLES = lensSchema.properties.halo.maxItems ?? 0;
+
+/** At most so many of a list, the first and last among them. */
+function evenly<T>(all: readonly T[], most: number): T[] {
+  if (all.length <= most) return [...all];
+  return Array.from({ length: most }, (_, i) =>
+    Math.round((i * (all.length - 1)) / (most - 1)),
+  ).flatMap((at) => all.slice(at, at + 1));
+}
+
+/** Calibrations at the farthest distance there is, the widest aperture first. */
+function farthest(calibrations: readonly Vignetting[]): Vignetting[] {
+  const far = calibrations.reduce((most, { distanceM }) => Math.max(most, distanceM), 0);
+  return calibrations
+    .filter(({ distanceM }) => distanceM === far)
+    .sort((a, b) => a.fNumber - b.fNumber);
+}
+
 /** One falloff sample for each focal length that was calibrated, from the widest aperture and one near f/8. */
 function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string): HaloSample[] {
   const cornerMm = diagonalMm(FULL_FRAME) / 2 / lens.cropFactor;
-  const far = (focalMm: number) => {
-    const here = lens.vignetting.filter((v) => v.focalMm === focalMm);
-    const farthest = Math.max(...here.map((v) => v.distanceM));
-    return here.filter((v) => v.distanceM === farthest).sort((a, b) => a.fNumber - b.fNumber);
-  };
-  const focals = [...new Set(lens.vignetting.map((v) => v.focalMm))].sort((a, b) => a - b);
-  return focals.flatMap((focalMm): HaloSample[] => {
-    const here = far(focalMm);
+  const byFocal = new Map<number, Vignetting[]>();
+  for (const v of lens.vignetting) {
+    const known = byFocal.get(v.focalMm);
+    if (known) known.push(v);
+    else byFocal.set(v.focalMm, [v]);
+  }
+  const focals = [...byFocal.keys()].sort((a, b) => a - b);
+  return evenly(focals, MOST_SAMPLES).flatMap((focalMm): HaloSample[] => {
+    const here = farthest(byFocal.get(focalMm) ?? []);
     const [open] = here;
     const closed = here.reduce<Vignetting | undefined>(
       (nearest, v) =>

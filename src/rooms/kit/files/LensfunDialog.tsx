@@ -14,10 +14,11 @@ import type { Workspace } from '@/core/kit/records';
 import { guarded, type Tell } from '@/shell/tell';
 import { LineButton, MainButton, TextButton } from '@/ui/controls/Buttons';
 import { DialogActions, DialogSheet } from '@/ui/controls/DialogSheet';
+import { Progress } from '@/ui/controls/Progress';
 import { RowNote } from '@/ui/controls/surfaces';
 import { FilePicker } from '@/ui/form/FilePicker';
 import type { LensfunEntry, LensfunReading, LensfunTaken } from '@/workers/lensfun.worker';
-import { useLensfun } from './useLensfun';
+import { type LensfunWork, useLensfun } from './useLensfun';
 import type { KitActions } from '../useKit';
 
 const Search = styled.input`
@@ -110,6 +111,24 @@ function takenWords({ lenses, bodies, lacking, tookMs }: LensfunTaken): string {
   return `${lenses.length} lenses and ${bodies.length} bodies taken over in ${secondsTaken(tookMs, 1)}. Undo takes them back.${left}`;
 }
 
+const Line = styled.p`
+  display: flex;
+  align-items: center;
+  gap: 10px;
+`;
+
+/** What the worker is at, how far it is, and how to end it. */
+function WorkLine({ work: { kind, done, of }, onStop }: { work: LensfunWork; onStop: () => void }) {
+  const what = kind === 'reading' ? `Reading file ${done + 1}` : `Taking over: ${done}`;
+  return (
+    <Line role="status">
+      <Progress aria-label="Done" value={done} max={Math.max(1, of)} />
+      {what} of {of}
+      <TextButton onPress={onStop}>Stop</TextButton>
+    </Line>
+  );
+}
+
 interface LensfunDialogProps {
   workspace: Workspace;
   actions: KitActions;
@@ -119,13 +138,14 @@ interface LensfunDialogProps {
 
 /** Files of the open Lensfun database: searched, picked from, and taken over with their licence. */
 export function LensfunDialog({ workspace, actions, tell, onClose }: LensfunDialogProps) {
-  const { reading, busy, read, take } = useLensfun();
+  const { reading, work, read, take, stop } = useLensfun();
   const [search, setSearch] = useState('');
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const entries = useMemo(() => shownEntries(reading?.entries ?? [], search), [reading, search]);
   const bringIn = () =>
     guarded(tell, async () => {
       const taken = await take([...picked], workspace.mounts, workspace.markings);
+      if (!taken) return;
       const count = taken.lenses.length + taken.bodies.length;
       await actions.bringIn(`Take ${count} entries from Lensfun`, [
         ...taken.lenses.map((after) => ({ table: 'lenses' as const, id: after.id, after })),
@@ -152,7 +172,7 @@ export function LensfunDialog({ workspace, actions, tell, onClose }: LensfunDial
       >
         Choose XML files
       </FilePicker>
-      {busy && <p role="status">Reading…</p>}
+      {work && <WorkLine work={work} onStop={stop} />}
       {reading && reading.problems.length > 0 && (
         <p role="alert">{problemText(reading.problems)}</p>
       )}
@@ -174,7 +194,7 @@ export function LensfunDialog({ workspace, actions, tell, onClose }: LensfunDial
               Pick all {entries.length} shown
             </LineButton>
             <TextButton onPress={onClose}>Leave it</TextButton>
-            <MainButton isDisabled={picked.size === 0 || busy} onPress={bringIn}>
+            <MainButton isDisabled={picked.size === 0 || work !== null} onPress={bringIn}>
               Take over {picked.size}
             </MainButton>
           </DialogActions>
