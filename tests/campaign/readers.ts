@@ -23,7 +23,7 @@ import { readEngraving } from '@/core/kit';
 import type { Random } from '@/core/maths';
 import { decodeFrame } from '@/core/measure/file';
 import { readCurve } from '@/core/measure/light';
-import type { Result } from '@/core/words';
+import { cleanText, type Result } from '@/core/words';
 import { decodePicture } from '@/node/picture';
 import { demoRig } from '../support/demo';
 import { damagedBytes, damagedText } from './mutate';
@@ -35,6 +35,18 @@ function wrongFigure(value: unknown, path = ''): string | null {
   if (value === null || typeof value !== 'object') return null;
   for (const [key, inner] of Object.entries(value)) {
     const wrong = wrongFigure(inner, `${path}/${key}`);
+    if (wrong !== null) return wrong;
+  }
+  return null;
+}
+
+/** Where a text stands that was not cleaned; null where none does. */
+function uncleanText(value: unknown, path = ''): string | null {
+  if (typeof value === 'string')
+    return cleanText(value) === value ? null : `no clean text at ${path}`;
+  if (value === null || typeof value !== 'object') return null;
+  for (const [key, inner] of Object.entries(value)) {
+    const wrong = uncleanText(inner, `${path}/${key}`);
     if (wrong !== null) return wrong;
   }
   return null;
@@ -73,7 +85,7 @@ function faultOfBrought(brought: Workspace): string | null {
   const file = { format: WORKSPACE_FORMAT, version: RECORDS_VERSION, ...brought };
   const checked = checkWorkspace(JSON.parse(JSON.stringify(file)));
   return checked.ok
-    ? wrongFigure(brought)
+    ? (wrongFigure(brought) ?? uncleanText(brought))
     : `brings what does not pass: ${checked.problems[0]?.sentence}`;
 }
 
@@ -91,7 +103,13 @@ export const READERS: Record<
   string,
   { whole: string; read: (text: string) => Promise<string | null> | string | null }
 > = {
-  'a workspace file': { whole: workspaceText, read: (text) => faultOf(readWorkspace(text)) },
+  'a workspace file': {
+    whole: workspaceText,
+    read: (text) => {
+      const read = readWorkspace(text);
+      return faultOf(read) ?? (read.ok ? uncleanText(read.value) : null);
+    },
+  },
   'a framing list': {
     whole: framingText(),
     read: (text) => {

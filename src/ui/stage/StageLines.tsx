@@ -226,6 +226,9 @@ function Corners({ report, view }: StageLinesProps) {
   });
 }
 
+/** On a stage as narrow as a phone the halo's figure needs the room beside what one sees. */
+const NARROW_PX = 480;
+
 interface AllLinesProps extends StageLinesProps {
   ghost: Ghost | null;
 }
@@ -242,7 +245,7 @@ export function StageLines({ report, view, ghost }: AllLinesProps) {
       <Corners report={report} view={view} />
       <Rulers view={view} />
       <text x={14} y={20}>
-        Sensor seen from behind, mm
+        {view.widthPx < NARROW_PX ? 'Seen from behind, mm' : 'Sensor seen from behind, mm'}
       </text>
       <text x={view.widthPx - 14} y={20} textAnchor="end" className="halo">
         halo {diameterMm(radiiMm.half)} at half light
