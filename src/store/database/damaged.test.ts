@@ -1,7 +1,7 @@
 /** Databases with damaged records: everything else opens, nothing of them is lost. */
 import { beforeEach, describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo';
-import { readWorkspace } from '@/core/exchange/json';
+import { readWorkspace, writeWorkspace } from '@/core/exchange/json';
 import { RECORDS_VERSION, type Json } from '@/core/kit/records';
 import { freshDatabase, rename } from '../../../tests/support/database';
 import { BrokenStep, commit, redo, steps, undo } from '../changes/journal';
@@ -74,14 +74,16 @@ describe('a damaged record', () => {
 
   it('goes into files beside the lists, so that they can be read, and backups come back', async () => {
     await putRaw('bodies', BROKEN);
-    const file = await loadWorkspaceFile(db);
-    const text = JSON.stringify({
-      ...file,
-      format: 'wandering-halo/workspace',
-      version: RECORDS_VERSION,
+    // Whole, and a figure in it that no file may hold.
+    const impossible = { ...tideMill.lenses[0]!, openFNumberWide: 0 };
+    await putRaw('lenses', impossible);
+    expect((await loadAll(db)).setAside).toHaveLength(1);
+    const read = readWorkspace(writeWorkspace(await loadWorkspaceFile(db)));
+    if (!read.ok) throw new Error(read.problems[0]?.sentence);
+    expect(read.value).toMatchObject({
+      setAside: [{ record: { modes: 'none' } }, { record: { openFNumberWide: 0 } }],
     });
-    const read = readWorkspace(text);
-    expect(read.ok && read.value).toMatchObject({ setAside: [{ record: { modes: 'none' } }] });
+    expect(read.value.lenses).toHaveLength(tideMill.lenses.length - 1);
     await keepBackup(db, 'test', 1);
     const [backup] = await listBackups(db);
     expect(await restoreBackup(db, backup!.id)).toBeNull();

@@ -4,14 +4,18 @@ import { broughtUp } from '@/core/kit';
 import {
   completed,
   DEFINITIONS,
+  EMPTY_WORKSPACE,
   isJson,
   isWhole,
   type Json,
   RECORDS_VERSION,
   TABLE_NAMES,
+  type Workspace,
   WORKSPACE_FORMAT,
 } from '@/core/kit/records';
+import { writeWorkspace } from '@/core/exchange/json';
 import { sortOf } from '../database/db';
+import { withSetAside } from '../database/load';
 import type { SetAside } from '../database/setAside';
 
 type Sort = keyof typeof DEFINITIONS;
@@ -46,10 +50,7 @@ export async function salvaged(name: string): Promise<string | null> {
   try {
     const version = Math.max(1, Math.floor(db.verno));
     const isNewer = version > RECORDS_VERSION;
-    const file: Record<string, unknown> = {
-      format: WORKSPACE_FORMAT,
-      version: isNewer ? version : RECORDS_VERSION,
-    };
+    const lists: Partial<Record<Sort, Json | Json[]>> = {};
     const setAside: SetAside[] = [];
     for (const table of [...TABLE_NAMES, 'preferences']) {
       for (const stored of await readable(db, table)) {
@@ -58,13 +59,15 @@ export async function salvaged(name: string): Promise<string | null> {
         const record = isNewer ? stored : today(sort, stored, version);
         if (!isNewer && !isWhole(DEFINITIONS[sort], record))
           setAside.push({ table: sort, id: String(stored.id), record });
-        else if (sort === 'judgement') file.judgement = record;
-        else file[sort] = [...((file[sort] as Json[] | undefined) ?? []), record];
+        else if (sort === 'judgement') lists.judgement = record;
+        else lists[sort] = [...((lists[sort] as Json[] | undefined) ?? []), record];
       }
     }
-    const isNothing = TABLE_NAMES.every((table) => !file[table]) && setAside.length === 0;
-    if (setAside.length > 0) file.setAside = setAside;
-    return isNothing ? null : `${JSON.stringify(file, null, 2)}\n`;
+    if (TABLE_NAMES.every((table) => !lists[table]) && setAside.length === 0) return null;
+    if (isNewer)
+      return `${JSON.stringify({ format: WORKSPACE_FORMAT, version, ...lists }, null, 2)}\n`;
+    const workspace = { ...EMPTY_WORKSPACE, ...(lists as Partial<Workspace>) };
+    return writeWorkspace(withSetAside(workspace, setAside));
   } finally {
     db.close();
   }

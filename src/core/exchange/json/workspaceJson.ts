@@ -1,9 +1,10 @@
 /** The workspace as a JSON file, out and back. */
 import { migrated, type FileFormat } from '../../kit';
 import { named, type Result } from '../../words';
-import { checkWorkspace } from '../../kit/checks';
+import { checkRecord, checkWorkspace } from '../../kit/checks';
 import {
   TABLE_NAMES,
+  type TableName,
   WORKSPACE_FORMAT,
   type Workspace,
   type WorkspaceFile,
@@ -32,13 +33,32 @@ export function readWorkspace(text: string, name = 'the file'): Result<Workspace
   return parsed.ok ? named(checkedWorkspace(parsed.value), name) : parsed;
 }
 
+/**
+ * A workspace file that can be read again: one with records its own checks would refuse, as a damaged database may hold
+ * them, gets these beside its lists, in `setAside`.
+ */
+function readable(file: WorkspaceFile): WorkspaceFile {
+  if (checkWorkspace(file).ok) return file;
+  const setAside: { table: TableName; id: string; record: unknown }[] = [];
+  const tables = TABLE_NAMES.map((table) => {
+    const records: readonly { id: string }[] = file[table];
+    const sound = records.filter((record) => checkRecord(table, record).ok);
+    for (const record of records)
+      if (!sound.includes(record)) setAside.push({ table, id: record.id, record });
+    return [table, sound] as const;
+  });
+  const { setAside: before } = file as { setAside?: unknown };
+  const all = [...(Array.isArray(before) ? (before as unknown[]) : []), ...setAside];
+  return { ...file, ...Object.fromEntries(tables), ...(all.length > 0 && { setAside: all }) };
+}
+
 /** Writes a workspace as a file's text. Records go out as they are, unknown fields included. */
 export function writeWorkspace(workspace: Workspace): string {
-  const file: WorkspaceFile = {
+  const file = readable({
     ...workspace,
     format: WORKSPACE_FORMAT,
     version: RECORDS_VERSION,
-  };
+  });
   const { format, version, ...rest } = file;
   return `${JSON.stringify({ format, version, ...rest }, null, 2)}\n`;
 }
