@@ -84,6 +84,14 @@ describe('a damaged record', () => {
       setAside: [{ record: { modes: 'none' } }, { record: { openFNumberWide: 0 } }],
     });
     expect(read.value.lenses).toHaveLength(tideMill.lenses.length - 1);
+    // Brought in elsewhere it goes out again, beside what is damaged there.
+    const other = freshDatabase();
+    await importWorkspace(other, read.value, 'replace everything', 'all');
+    await other.table('bodies').put({ id: 'b', name: 'Another', modes: null });
+    const again = readWorkspace(writeWorkspace(await loadWorkspaceFile(other)));
+    expect(again.ok && again.value).toMatchObject({
+      setAside: [{ table: 'bodies' }, { table: 'lenses' }, { id: 'b' }],
+    });
     await keepBackup(db, 'test', 1);
     const [backup] = await listBackups(db);
     expect(await restoreBackup(db, backup!.id)).toBeNull();

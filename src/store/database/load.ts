@@ -1,6 +1,12 @@
 /** The whole workspace, read at one moment. */
-import { TABLE_NAMES, type TableName, type Tables, type Workspace } from '@/core/kit/records';
-import { EXTRAS_ID, type HaloDatabase } from './db';
+import {
+  isJson,
+  TABLE_NAMES,
+  type TableName,
+  type Tables,
+  type Workspace,
+} from '@/core/kit/records';
+import { EXTRAS_ID, type HaloDatabase, recordKey } from './db';
 import { readJudgement } from '../judgement';
 import { parted, type SetAside } from './setAside';
 
@@ -36,9 +42,19 @@ export async function readExtras(db: HaloDatabase): Promise<Record<string, unkno
   return stored?.id === EXTRAS_ID ? stored.fields : {};
 }
 
-/** What is damaged goes into files as it is, beside the lists: a file is read whole or not at all. */
-export const withSetAside = (workspace: Workspace, setAside: readonly SetAside[]): Workspace =>
-  setAside.length === 0 ? workspace : { ...workspace, ...{ setAside } };
+/**
+ * What is damaged goes into files as it is, beside the lists: a file is read whole or not at all. What a file brought
+ * so once goes out again too.
+ */
+export function withSetAside(workspace: Workspace, setAside: readonly SetAside[]): Workspace {
+  if (setAside.length === 0) return workspace;
+  const { setAside: brought } = workspace as { setAside?: unknown };
+  const keys = new Set(setAside.map(recordKey));
+  const others = (Array.isArray(brought) ? (brought as unknown[]) : []).filter(
+    (one) => !isJson(one) || !keys.has(`${String(one.table)}/${String(one.id)}`),
+  );
+  return { ...workspace, ...{ setAside: [...others, ...setAside] } };
+}
 
 /** The workspace with all a file once said beside it, for the way out. */
 export const loadWorkspaceFile = (db: HaloDatabase): Promise<Workspace> =>
