@@ -23,10 +23,7 @@ export interface Build {
 const toldAs = (text: string, build: Build): string =>
   Object.entries(build).reduce(
     (told, [name, value]) =>
-      told.replace(
-        new RegExp(`\\b${name}:("[^"]*"|\\d+)`),
-        `${name}:${JSON.stringify(value)}`,
-      ),
+      told.replace(new RegExp(`\\b${name}:("[^"]*"|\\d+)`), `${name}:${JSON.stringify(value)}`),
     text,
   );
 
