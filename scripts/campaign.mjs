@@ -16,6 +16,7 @@ for (const [project, path] of [
   ['unit', 'tests/campaign'],
   ['unit', 'src/store/together.test.ts'],
   ['browser', 'tests/browser/kills.test.ts'],
+  ['browser', 'tests/browser/undoing.test.ts'],
 ]) {
   const { code } = await run(bin('vitest'), ['run', '--project', project, path], { env });
   isWhole &&= code === 0;
