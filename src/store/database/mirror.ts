@@ -37,6 +37,7 @@ const AT_A_TIME = 250;
 const MOST_SINGLY = 400;
 
 type AnyRecord = Tables[TableName];
+type Parted = ReturnType<typeof parted>;
 
 /** Rigs go by their name, all else by id, as the database has it. */
 const ordered = (table: TableName, records: readonly AnyRecord[]): AnyRecord[] =>
@@ -62,8 +63,9 @@ function asHeld(
   return isSame ? held : records;
 }
 
-async function readTable(db: HaloDatabase, table: TableName): Promise<AnyRecord[]> {
-  const records: AnyRecord[] = [];
+/** All records of a table; damaged ones apart. */
+async function readTable(db: HaloDatabase, table: TableName): Promise<Parted> {
+  const all: Parted = { whole: [], broken: [] };
   for (let last = ''; ;) {
     const some = await db
       .table<AnyRecord>(table)
@@ -71,9 +73,11 @@ async function readTable(db: HaloDatabase, table: TableName): Promise<AnyRecord[
       .above(last)
       .limit(AT_A_TIME)
       .toArray();
-    records.push(...some);
+    const { whole, broken } = parted(table, some);
+    all.whole.push(...whole);
+    all.broken.push(...broken);
     const end = some.at(-1);
-    if (!end || some.length < AT_A_TIME) return records;
+    if (!end || some.length < AT_A_TIME) return all;
     last = end.id;
   }
 }
@@ -84,7 +88,7 @@ async function readAnew(
   table: TableName,
   held: Held,
   ids: readonly string[],
-): Promise<ReturnType<typeof parted>> {
+): Promise<Parted> {
   const found = await db.table<AnyRecord>(table).bulkGet([...ids]);
   const changed = new Set(ids);
   const { whole, broken } = parted(
@@ -130,9 +134,7 @@ async function withChanges(
     const ids = touched(db, table, parts);
     if (ids.length === 0) continue;
     const { whole, broken } =
-      ids === 'all'
-        ? parted(table, await readTable(db, table))
-        : await readAnew(db, table, held, ids);
+      ids === 'all' ? await readTable(db, table) : await readAnew(db, table, held, ids);
     const records = asHeld(table, held.workspace[table], whole);
     differs ||= records !== held.workspace[table];
     Object.assign(workspace, { [table]: records });
@@ -153,7 +155,7 @@ async function readWhole(db: HaloDatabase): Promise<Held> {
   const tables: Partial<Record<TableName, readonly AnyRecord[]>> = {};
   const { judgement, broken: setAside } = await readJudgement(db);
   for (const table of TABLE_NAMES) {
-    const { whole, broken } = parted(table, await readTable(db, table));
+    const { whole, broken } = await readTable(db, table);
     tables[table] = ordered(table, whole);
     setAside.push(...broken);
   }

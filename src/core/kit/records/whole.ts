@@ -1,46 +1,65 @@
 /** Whether a stored record can be worked with at all: everything in it is of the kind its schema says. */
-import { isJson, type Json, type JsonSchema, ownField } from './schema';
+import { isJson, type JsonSchema, ownField } from './schema';
 import { definitionAt } from './workspace';
 
-function isOfType(type: unknown, value: unknown): boolean {
-  switch (type) {
-    case 'null':
-      return value === null;
-    case 'array':
-      return Array.isArray(value);
-    case 'object':
-      return isJson(value);
-    case 'number':
-    case 'integer':
-      return typeof value === 'number' && Number.isFinite(value);
-    default:
-      return typeof value === type;
-  }
+type Test = (value: unknown) => boolean;
+
+const OF_TYPE: Readonly<Record<string, Test>> = {
+  null: (value) => value === null,
+  array: Array.isArray,
+  object: isJson,
+  number: Number.isFinite,
+  integer: Number.isFinite,
+  string: (value) => typeof value === 'string',
+  boolean: (value) => typeof value === 'boolean',
+};
+
+/** The fields a schema asks for are there, and those that are there are what it says. */
+function fieldsTest({ properties, required }: JsonSchema): Test {
+  const needed = Array.isArray(required) ? (required as string[]) : [];
+  const tests = Object.entries(isJson(properties) ? properties : {}).flatMap(
+    ([key, field]): [string, Test][] => (isJson(field) ? [[key, testOf(field)]] : []),
+  );
+  return (value) =>
+    !isJson(value) ||
+    (needed.every((key) => value[key] !== undefined) &&
+      tests.every(([key, test]) => {
+        const field = ownField(value, key);
+        return field === undefined || test(field);
+      }));
 }
 
-const hasItsFields = (schema: JsonSchema, value: Json): boolean =>
-  (!Array.isArray(schema.required) ||
-    schema.required.every((key: string) => value[key] !== undefined)) &&
-  Object.entries(isJson(schema.properties) ? schema.properties : {}).every(
-    ([key, field]) =>
-      ownField(value, key) === undefined || !isJson(field) || isWhole(field, value[key]),
-  );
+/** A test made of a schema, so that it is not read anew for every record. */
+function made(schema: JsonSchema): Test {
+  if (typeof schema.$ref === 'string') {
+    const named = definitionAt(schema.$ref);
+    return (value) => named !== undefined && testOf(named)(value);
+  }
+  const tests: Test[] = [];
+  const types = [schema.type].flat().flatMap((type) => OF_TYPE[String(type)] ?? []);
+  if (types.length > 0) tests.push((value) => types.some((isOf) => isOf(value)));
+  if (Array.isArray(schema.enum)) {
+    const words = schema.enum as unknown[];
+    tests.push((value) => words.includes(value));
+  }
+  if (isJson(schema.items)) {
+    const item = testOf(schema.items);
+    tests.push((value) => !Array.isArray(value) || value.every(item));
+  }
+  if (isJson(schema.properties)) tests.push(fieldsTest(schema));
+  return (value) => tests.every((test) => test(value));
+}
+
+const known = new WeakMap<JsonSchema, Test>();
+
+function testOf(schema: JsonSchema): Test {
+  const test = known.get(schema) ?? made(schema);
+  known.set(schema, test);
+  return test;
+}
 
 /**
  * Whether a value has the fields its schema asks for and lists, objects, texts and figures where they belong. Ranges
  * are not looked at: a figure of before stays usable. Quick enough for every record each time they are read.
  */
-export function isWhole(schema: JsonSchema, value: unknown): boolean {
-  if (typeof schema.$ref === 'string') {
-    const named = definitionAt(schema.$ref);
-    return named !== undefined && isWhole(named, value);
-  }
-  const types = [schema.type].flat();
-  if (schema.type !== undefined && !types.some((type) => isOfType(type, value))) return false;
-  if (Array.isArray(schema.enum) && !schema.enum.includes(value)) return false;
-  if (Array.isArray(value) && isJson(schema.items)) {
-    const { items } = schema;
-    return value.every((item) => isWhole(items, item));
-  }
-  return !isJson(value) || hasItsFields(schema, value);
-}
+export const isWhole = (schema: JsonSchema, value: unknown): boolean => testOf(schema)(value);
