@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { answerDemo, onlyGet } from './demoRequest';
+import { answerDemo } from './demoRequest';
+import { onlyGet } from './requests';
 
 const ask = (host = '127.0.0.1') =>
   answerDemo(new Request('http://127.0.0.1/api/demo', { headers: { host } }));

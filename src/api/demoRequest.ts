@@ -1,6 +1,5 @@
 /** The answer to GET /api/demo: whether the program was started with the demo. */
 import { refuseHost } from './hosts';
-import { one, refuse } from './requests';
 
 export const answerDemo = (request: Request): Response =>
   refuseHost(request.headers) ??
@@ -8,7 +7,3 @@ export const answerDemo = (request: Request): Response =>
     { wanted: process.env.HALO_DEMO === '1' },
     { headers: { 'cache-control': 'no-store' } },
   );
-
-/** Any other method. */
-export const onlyGet = (): Response =>
-  refuse(405, one('method', 'Only GET is answered here.'), { allow: 'GET' });

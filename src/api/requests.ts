@@ -51,6 +51,8 @@ export const refuseBody = (why: 'too large' | 'too slow', tooLarge: string): Res
     ? refuse(413, one('tooLarge', tooLarge))
     : refuse(408, one('tooSlow', 'The body took longer than 30 s to come.'));
 
-/** Any other method. */
-export const onlyPost = (): Response =>
-  refuse(405, one('method', 'Only POST is answered here.'), { allow: 'POST' });
+/** The answer to any other method. */
+const only = (method: string) => (): Response =>
+  refuse(405, one('method', `Only ${method} is answered here.`), { allow: method });
+export const onlyGet = only('GET');
+export const onlyPost = only('POST');

@@ -36,7 +36,8 @@ function cachesOf() {
         return Promise.resolve();
       },
       match: (key: RequestInfo | URL) => Promise.resolve(held.get(keyOf(key))?.clone()),
-    } as Cache);
+      keys: () => Promise.resolve([...held.keys()].map((key) => new Request(new URL(key, ORIGIN)))),
+    } as Partial<Cache> as Cache);
   };
   const caches = {
     open,

@@ -128,10 +128,8 @@ export async function keep(kept: Kept, around: Surroundings): Promise<void> {
 /** Takes again what a version's cache has lost, as long as the server still serves this build. */
 export async function makeWhole(kept: Kept, around: Surroundings): Promise<void> {
   const cache = await around.caches.open(cacheName(kept));
-  const there = await Promise.all(
-    entriesOf(kept).map(async (entry) => ({ entry, hit: await cache.match(entry.key) })),
-  );
-  const lost = there.flatMap(({ entry, hit }) => (hit ? [] : [entry]));
+  const there = new Set((await cache.keys()).map(({ url }) => url));
+  const lost = entriesOf(kept).filter(({ key }) => !there.has(new URL(key, around.origin).href));
   if (lost.length === 0) return;
   const own = await around.fetch(kept.ownFile, { cache: 'no-store' });
   if (own.ok) await takeInto(cache, lost, around);

@@ -2,8 +2,7 @@
 import { useState } from 'react';
 import { db } from '@/store/database/instance';
 import { LineButton } from '@/ui/controls/Buttons';
-import { today } from '@/ui/today';
-import { download } from './files/files';
+import { download, fileOfToday } from './files/files';
 
 /** Saves all of the database that can be read; answers what came of it. */
 async function saveReadable(): Promise<string> {
@@ -11,7 +10,7 @@ async function saveReadable(): Promise<string> {
     const { salvaged } = await import('@/store/keeping/salvage');
     const text = await salvaged(db.name);
     if (text === null) return 'Nothing is stored here that could be saved.';
-    const name = `wandering-halo-${today()}-readable.json`;
+    const name = fileOfToday('readable');
     download(name, text);
     return `Saved as ${name}.`;
   } catch {

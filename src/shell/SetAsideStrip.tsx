@@ -1,14 +1,13 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { type SetAside, setAsideWords } from '@/core/kit/records';
 import { counted } from '@/core/words';
 import { commit } from '@/store/changes/journal';
 import { db } from '@/store/database/instance';
-import { type SetAside, setAsideWords } from '@/store/database/setAside';
 import { troubleSentence } from '@/store/troubles/troubles';
 import { TextButton } from '@/ui/controls/Buttons';
-import { today } from '@/ui/today';
-import { download } from './files/files';
+import { download, fileOfToday } from './files/files';
 
 const Strip = styled.div`
   flex: none;
@@ -45,24 +44,25 @@ const takeOut = (setAside: readonly SetAside[]) =>
     ),
   );
 
+const ONE = { it: 'it', are: 'is', itIs: 'it is' };
+const MANY = { it: 'them', are: 'are', itIs: 'they are' };
+
 /** Tells of records that are damaged, saves them, and takes them out; everything else works. */
 export function SetAsideStrip({ setAside }: { setAside: readonly SetAside[] }) {
   const [trouble, setTrouble] = useState('');
   if (setAside.length === 0) return null;
-  const are = setAside.length === 1 ? 'is' : 'are';
-  const save = () =>
-    download(`wandering-halo-${today()}-damaged.json`, `${JSON.stringify(setAside, null, 2)}\n`);
+  const { it, are, itIs } = setAside.length === 1 ? ONE : MANY;
+  const save = () => download(fileOfToday('damaged'), `${JSON.stringify(setAside, null, 2)}\n`);
   const remove = () =>
     void takeOut(setAside).catch((error: unknown) => setTrouble(troubleSentence(error)));
   return (
     <Strip role="status">
       <p>
         {counted(setAside.length, 'record')} {are} damaged and set aside: {namesOf(setAside)}.
-        Everything else works; a saved workspace holds {setAside.length === 1 ? 'it' : 'them'} as{' '}
-        {setAside.length === 1 ? 'it is' : 'they are'}. {trouble}
+        Everything else works; a saved workspace holds {it} as {itIs}. {trouble}
       </p>
-      <TextButton onPress={save}>Save {setAside.length === 1 ? 'it' : 'them'} apart</TextButton>
-      <TextButton onPress={remove}>Take {setAside.length === 1 ? 'it' : 'them'} out</TextButton>
+      <TextButton onPress={save}>Save {it} apart</TextButton>
+      <TextButton onPress={remove}>Take {it} out</TextButton>
     </Strip>
   );
 }

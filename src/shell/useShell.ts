@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Judgement, Workspace } from '@/core/kit/records';
 import { db, isTabOpen } from '@/store/database/instance';
-import { redo, StepElsewhere, undo } from '@/store/changes/journal';
+import { redo, StepElsewhere, undo } from '@/store/changes/undo';
 import { isEmpty } from '@/store/database/load';
 import { setJudgement } from '@/store/judgement';
 import type { MenuAction } from '@/ui/controls/MenuButton';

@@ -1,7 +1,12 @@
 /** How corners are judged, as the database keeps it. */
-import { DEFAULT_JUDGEMENT, isWhole, type Judgement, judgementSchema } from '@/core/kit/records';
+import {
+  DEFAULT_JUDGEMENT,
+  isWhole,
+  type Judgement,
+  judgementSchema,
+  type SetAside,
+} from '@/core/kit/records';
 import { JUDGEMENT_ID, type HaloDatabase, type JudgementRecord } from './database/db';
-import type { SetAside } from './database/setAside';
 import { commit, edited, type Committed } from './changes/journal';
 
 /** How corners are judged; as usual, and what is stored set aside, where that is damaged. */

@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSyncExternalStore } from 'react';
 import { db } from './database/instance';
-import { steps, type Steps } from './changes/journal';
+import { steps, type Steps } from './changes/undo';
 import { mirrorOf, type OpenWorkspace } from './database/mirror';
 
 /** One for the page: it stays as one goes from room to room. */

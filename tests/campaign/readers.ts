@@ -29,27 +29,28 @@ import { demoRig } from '../support/demo';
 import { damagedBytes, damagedText } from './mutate';
 import { PICTURE_KINDS, pictureFile } from './pictures';
 
-/** Where something that is no finite figure stands in a value; null where nothing does. */
-function wrongFigure(value: unknown, path = ''): string | null {
-  if (typeof value === 'number') return Number.isFinite(value) ? null : path;
+/** Where the first thing that is wrong stands in a value; null where nothing is. */
+function placeOf(value: unknown, isWrong: (simple: unknown) => boolean, path = ''): string | null {
+  if (isWrong(value)) return path;
   if (value === null || typeof value !== 'object') return null;
   for (const [key, inner] of Object.entries(value)) {
-    const wrong = wrongFigure(inner, `${path}/${key}`);
-    if (wrong !== null) return wrong;
+    const place = placeOf(inner, isWrong, `${path}/${key}`);
+    if (place !== null) return place;
   }
   return null;
 }
 
-/** Where a text stands that was not cleaned; null where none does. */
-function uncleanText(value: unknown, path = ''): string | null {
-  if (typeof value === 'string')
-    return cleanText(value) === value ? null : `no clean text at ${path}`;
-  if (value === null || typeof value !== 'object') return null;
-  for (const [key, inner] of Object.entries(value)) {
-    const wrong = uncleanText(inner, `${path}/${key}`);
-    if (wrong !== null) return wrong;
-  }
-  return null;
+/** Where something that is no finite figure stands in a value; null where nothing does. */
+const wrongFigure = (value: unknown): string | null =>
+  placeOf(value, (simple) => typeof simple === 'number' && !Number.isFinite(simple));
+
+/** Where a text stands that was not cleaned, in words; null where none does. */
+function uncleanText(value: unknown): string | null {
+  const place = placeOf(
+    value,
+    (simple) => typeof simple === 'string' && cleanText(simple) !== simple,
+  );
+  return place === null ? null : `no clean text at ${place}`;
 }
 
 /** What is wrong with an answer; null where it is as it should be. */

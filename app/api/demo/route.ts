@@ -1,4 +1,5 @@
-import { answerDemo, onlyGet } from '@/api/demoRequest';
+import { answerDemo } from '@/api/demoRequest';
+import { onlyGet } from '@/api/requests';
 
 /** Asked anew each time: it is the start that tells. */
 export const dynamic = 'force-dynamic';

@@ -21,6 +21,7 @@ import {
   mountsById,
   type Rig,
 } from '../rig';
+import { grouped } from '../maths';
 import { findChains, type Chain } from '../rig/search';
 import { apertureControl, trainLight, trainOf, type Train } from '../rig/train';
 import type { LightFigure } from './candidate';
@@ -43,16 +44,6 @@ export const MOST_PARTS = 2;
 export const judgementFor = (judgement: Judgement, { school }: Pick<Job, 'school'>): Judgement =>
   school === null ? judgement : { ...judgement, school };
 
-function byMount(bodies: readonly Body[]): Map<string, Body[]> {
-  const groups = new Map<string, Body[]>();
-  for (const body of bodies) {
-    const group = groups.get(body.mountId);
-    if (group) group.push(body);
-    else groups.set(body.mountId, [body]);
-  }
-  return groups;
-}
-
 /** Nearer to 1 than this nobody stacks a converter on a reducer. An assumption. */
 const UNDONE = 1.05;
 
@@ -72,8 +63,9 @@ export function openKit(workspace: Workspace, job: Job): Kit {
   const parts = taken(workspace.parts).filter((p) => p.kind !== 'extension tube');
   const found = new Map<string, readonly Chain[]>();
   return {
-    bodiesByMount: byMount(
+    bodiesByMount: grouped(
       taken(workspace.bodies).filter((b) => b.modes.some((m) => m.use === job.use)),
+      (body) => body.mountId,
     ),
     lenses: taken(workspace.lenses).filter((lens) => !isPracticeLens(lens)),
     mounts,

@@ -5,7 +5,7 @@
  * A new field with a default needs no entry: defaults are filled in wherever records are read. An entry is
  * due where a field is renamed, changes its meaning, or is filled with something other than its default.
  */
-import { cleanText, fail, ok, type Result } from '../words';
+import { cleanText, fail, ok, type Result, withTexts } from '../words';
 import { isJson, type Json, RECORDS_VERSION, TABLE_NAMES, type TableName } from './records';
 
 /** The tables of a workspace, and the judgement that stands beside them. */
@@ -80,14 +80,6 @@ function textCleaned(text: string, field: string): string {
   return `unseen ${codes.join(' ')}`.slice(0, LONGEST_LABEL).trim();
 }
 
-/** A value of a record with its texts cleaned; those of a list count as of the field it stands in. */
-function cleaned(value: unknown, field = ''): unknown {
-  if (typeof value === 'string') return textCleaned(value, field);
-  if (Array.isArray(value)) return value.map((item) => cleaned(item, field));
-  if (!isJson(value)) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, of]) => [key, cleaned(of, key)]));
-}
-
 /** Texts from before they were cleaned where they come in. */
 const CLEAN_TEXTS: Migration = {
   to: 8,
@@ -95,7 +87,7 @@ const CLEAN_TEXTS: Migration = {
   records: Object.fromEntries(
     [...TABLE_NAMES, 'judgement' as const].map((table) => [
       table,
-      (record: Json) => cleaned(record) as Json,
+      (record: Json) => withTexts(record, textCleaned) as Json,
     ]),
   ),
 };

@@ -1,6 +1,7 @@
 /** The face of this folder: what others may use of it. */
 export { clamp } from './clamp';
 export { crc32 } from './crc32';
+export { grouped } from './grouped';
 export { joined } from './joined';
 export { keptFor, keptIn } from './kept';
 export {

@@ -22,12 +22,22 @@ export function cleanText(text: string): string {
   return kept.replace(UNSEEN, '') === '' ? '' : kept;
 }
 
-/** A JSON value with every text in it clean, its keys as they are; the value itself is not changed. */
-export function withCleanTexts(value: unknown): unknown {
-  if (typeof value === 'string') return cleanText(value);
-  if (Array.isArray(value)) return value.map(withCleanTexts);
+/**
+ * A JSON value with every text in it changed, its keys as they are; the value itself is not changed. `change` is told
+ * the field a text stands in, one of a list that of the list.
+ */
+export function withTexts(
+  value: unknown,
+  change: (text: string, field: string) => string,
+  field = '',
+): unknown {
+  if (typeof value === 'string') return change(value, field);
+  if (Array.isArray(value)) return value.map((item) => withTexts(item, change, field));
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(
-    Object.entries(value).map(([key, field]) => [key, withCleanTexts(field)]),
+    Object.entries(value).map(([key, inner]) => [key, withTexts(inner, change, key)]),
   );
 }
+
+/** A JSON value with every text in it clean. */
+export const withCleanTexts = (value: unknown): unknown => withTexts(value, cleanText);

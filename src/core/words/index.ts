@@ -1,6 +1,6 @@
 /** The face of this folder: what others may use of it. */
 export { ageWords } from './age';
-export { cleanText, harmless, withCleanTexts } from './cleanText';
+export { cleanText, harmless, withCleanTexts, withTexts } from './cleanText';
 export {
   CORNER_NAMES,
   cornerWords,

@@ -1,5 +1,6 @@
 /** How the rows are sorted, filtered and grouped. */
 import { candidateKey, carriedKey, type Candidate } from '@/core/choose';
+import { grouped } from '@/core/maths';
 import { wholeName, type Namer } from './names';
 
 export const SORTS = [
@@ -44,23 +45,9 @@ export interface RowItem {
 
 export type Item = { kind: 'heading'; id: string; words: string } | RowItem;
 
-/** Candidates that have a key alike, in the order of the first of each. */
-function grouped(
-  candidates: readonly Candidate[],
-  keyOf: (c: Candidate) => string,
-): [key: string, members: Candidate[]][] {
-  const groups = new Map<string, Candidate[]>();
-  for (const c of candidates) {
-    const known = groups.get(keyOf(c));
-    if (known) known.push(c);
-    else groups.set(keyOf(c), [c]);
-  }
-  return [...groups];
-}
-
 /** One row for the same gear, those of its other modes behind it: they differ in little that is carried or seen. */
 function folded(candidates: readonly Candidate[], unfolded: ReadonlySet<string>): Item[] {
-  return grouped(candidates, carriedKey).flatMap(([key, members]) => {
+  return [...grouped(candidates, carriedKey)].flatMap(([key, members]) => {
     const areShown = unfolded.has(key);
     const row = (candidate: Candidate, i: number): RowItem => ({
       kind: 'row',
@@ -91,7 +78,7 @@ export function listed(
   const sorted = figure ? passing.toSorted((a, b) => figure(a) - figure(b)) : passing;
   if (grouping === 'not grouped') return folded(sorted, unfolded);
   const keyOf = (c: Candidate) => (grouping === 'by lens' ? c.lensId : c.bodyId);
-  return grouped(sorted, keyOf).flatMap(([id, members]): Item[] => {
+  return [...grouped(sorted, keyOf)].flatMap(([id, members]): Item[] => {
     const [first] = members;
     const named = first && nameOf(first);
     const name = grouping === 'by lens' ? named?.lens : named?.body;

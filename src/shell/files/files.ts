@@ -18,9 +18,13 @@ export function download(name: string, content: string | Blob, type = 'applicati
   URL.revokeObjectURL(url);
 }
 
+/** Name of a file of today; what it is follows where it is not the whole workspace. */
+export const fileOfToday = (what = ''): string =>
+  `wandering-halo-${today()}${what && `-${what}`}.json`;
+
 /** Saves the workspace; answers under which name. */
 export async function saveWorkspaceFile(): Promise<string> {
-  const name = `wandering-halo-${today()}.json`;
+  const name = fileOfToday();
   download(name, await kept((keeper) => keeper.file()));
   await rememberSaved(db);
   return name;

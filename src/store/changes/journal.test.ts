@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { tideMill } from '@/core/demo';
 import { freshDatabase, names, rename } from '../../../tests/support/database';
 import type { HaloDatabase } from '../database/db';
-import { commit, redo, RefusedRecord, steps, undo } from './journal';
+import { commit, RefusedRecord } from './journal';
+import { redo, steps, undo } from './undo';
 import { setJudgement } from '../judgement';
 import { loadWorkspace } from '../database/load';
 

@@ -1,6 +1,6 @@
 /** Every change goes through here, checked, whole or not at all, and can be taken back. */
 import { sameValue } from '@/core/kit/records';
-import type { IndexableTypeArray } from 'dexie';
+import { grouped } from '@/core/maths';
 import { withCleanTexts, type Problem } from '@/core/words';
 import {
   isStep,
@@ -123,23 +123,13 @@ function refuse(
   return checked.ok ? [] : checked.problems;
 }
 
-/** Changes by the table they are in. */
-function byTable(changes: readonly Change[]): Map<RecordTable, Change[]> {
-  const tables = new Map<RecordTable, Change[]>();
-  for (const change of changes) {
-    const known = tables.get(change.table);
-    if (known) known.push(change);
-    else tables.set(change.table, [change]);
-  }
-  return tables;
-}
-
-async function put(
+/** Puts records as they stand on one side of changes. */
+export async function put(
   db: HaloDatabase,
   changes: readonly Change[],
   side: 'before' | 'after',
 ): Promise<void> {
-  for (const [table, of] of byTable(changes)) {
+  for (const [table, of] of grouped(changes, (change) => change.table)) {
     await db.records(table).bulkDelete(of.filter((c) => c[side] === null).map((c) => c.id));
     await db.records(table).bulkPut(of.flatMap((c) => c[side] ?? []));
   }
@@ -160,7 +150,7 @@ async function storedBehind(
 }
 
 /** One transaction over every table a change may touch. */
-const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
+export const inOne = <T>(db: HaloDatabase, work: () => Promise<T>): Promise<T> =>
   db.transaction('rw', [...RECORD_TABLES.map((t) => db.records(t)), db.journal, db.grids], work);
 
 interface StepKind {
@@ -266,93 +256,4 @@ export async function changedHere(db: HaloDatabase): Promise<Set<string>> {
   return new Set(
     entries.flatMap((entry) => (entry && isStep(entry) ? entry.changes.map(recordKey) : [])),
   );
-}
-
-const lastInForce = (db: HaloDatabase) => db.journal.where('undone').equals(0).last();
-const firstUndone = (db: HaloDatabase) => db.journal.where('undone').equals(1).first();
-
-/** Thrown where a step does not tell what it changed any more; it is taken off the list, and nothing else was changed. */
-export class BrokenStep extends Error {
-  override readonly name = 'BrokenStep';
-}
-
-/** What undo and redo answer: the label of the step; of a damaged one, what is to be said once it is off the list. */
-type Stepped = string | null | BrokenStep;
-
-async function dropped(db: HaloDatabase, { seq, label }: JournalEntry): Promise<BrokenStep> {
-  await db.journal.delete(seq);
-  return new BrokenStep(typeof label === 'string' ? label : 'without a name');
-}
-
-/** Thrown only once all is written: within, it would take the step back onto the list. */
-async function thrown(stepped: Promise<Stepped>): Promise<string | null> {
-  const done = await stepped;
-  if (done instanceof BrokenStep) throw done;
-  return done;
-}
-
-/** Thrown where the step to take back was done in another tab and nobody said that it is meant. */
-export class StepElsewhere extends Error {
-  override readonly name = 'StepElsewhere';
-  constructor(
-    label: string,
-    readonly tab: string,
-  ) {
-    super(label);
-  }
-}
-
-/**
- * Takes the last change back; answers its label, or null where there is none. One of another tab is taken back
- * only where `isMeant`.
- */
-export function undo(db: HaloDatabase, isMeant = false): Promise<string | null> {
-  const step = inOne<Stepped>(db, async () => {
-    const entry = await lastInForce(db);
-    if (!entry) return null;
-    if (!isStep(entry)) return dropped(db, entry);
-    if (!isMeant && entry.tab !== undefined && entry.tab !== db.tab)
-      throw new StepElsewhere(entry.label, entry.tab);
-    await put(db, [...entry.changes].reverse(), 'before');
-    await db.journal.update(entry.seq, { undone: 1, mergeKey: null });
-    return entry.label;
-  });
-  return thrown(step);
-}
-
-/** Does the last change taken back again; answers its label, or null where there is none. */
-export function redo(db: HaloDatabase): Promise<string | null> {
-  const step = inOne<Stepped>(db, async () => {
-    const entry = await firstUndone(db);
-    if (!entry) return null;
-    if (!isStep(entry)) return dropped(db, entry);
-    await put(db, entry.changes, 'after');
-    await db.journal.update(entry.seq, { undone: 0 });
-    return entry.label;
-  });
-  return thrown(step);
-}
-
-export interface Steps {
-  /** Label of the step undo would take back; null where there is none. */
-  undo: string | null;
-  redo: string | null;
-}
-
-/** Labels of the steps in force or taken back, oldest first; the index tells them, and no step is read. */
-const labelled = (db: HaloDatabase, undone: 0 | 1) =>
-  db.journal.where('[undone+seq+label]').between([undone], [undone, []]);
-
-const firstLabel = (keys: IndexableTypeArray): string | null => {
-  const [key] = keys;
-  return Array.isArray(key) ? String(key[2]) : null;
-};
-
-/** What undo and redo would do now. */
-export async function steps(db: HaloDatabase): Promise<Steps> {
-  const [back, forward] = await Promise.all([
-    labelled(db, 0).reverse().limit(1).keys(),
-    labelled(db, 1).limit(1).keys(),
-  ]);
-  return { undo: firstLabel(back), redo: firstLabel(forward) };
 }

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshDatabase, rename } from '../../../tests/support/database';
 import type { HaloDatabase } from '../database/db';
-import { undo } from './journal';
+import { undo } from './undo';
 import { rememberSaved, unsavedSteps } from './saved';
 
 let db: HaloDatabase;

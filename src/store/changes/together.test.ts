@@ -4,7 +4,8 @@ import { tideMill } from '@/core/demo';
 import type { Lens } from '@/core/kit/records';
 import { freshDatabase } from '../../../tests/support/database';
 import { HaloDatabase } from '../database/db';
-import { commit, edited, GoneRecord, StepElsewhere, undo } from './journal';
+import { commit, edited, GoneRecord } from './journal';
+import { StepElsewhere, undo } from './undo';
 import { mergedValue } from './merge';
 import { conflictSentence, troubleSentence } from '../troubles/troubles';
 

@@ -1,10 +1,11 @@
 /** Databases with damaged records: everything else opens, nothing of them is lost. */
-import { beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { tideMill } from '@/core/demo';
 import { readWorkspace, writeWorkspace } from '@/core/exchange/json';
-import { RECORDS_VERSION, type Json } from '@/core/kit/records';
+import { RECORDS_VERSION, setAsideWords, type Json } from '@/core/kit/records';
 import { freshDatabase, rename } from '../../../tests/support/database';
-import { BrokenStep, commit, redo, steps, undo } from '../changes/journal';
+import { commit } from '../changes/journal';
+import { BrokenStep, redo, steps, undo } from '../changes/undo';
 import { keepBackup, listBackups, restoreBackup } from '../keeping/backups';
 import { importWorkspace } from '../keeping/importing';
 import { salvaged } from '../keeping/salvage';
@@ -12,7 +13,6 @@ import { troubleSentence } from '../troubles/troubles';
 import { HaloDatabase } from './db';
 import { loadAll, loadWorkspaceFile } from './load';
 import { mirrorOf, type OpenWorkspace } from './mirror';
-import { setAsideWords } from './setAside';
 
 let db: HaloDatabase;
 const [body] = tideMill.bodies;
@@ -22,6 +22,8 @@ beforeEach(async () => {
   db = freshDatabase();
   await importWorkspace(db, tideMill, 'replace everything', 'all');
 });
+
+afterEach(() => vi.restoreAllMocks());
 
 /** Stores something past all checks. */
 const putRaw = (table: string, record: object) => db.table(table).put(record);
@@ -130,7 +132,10 @@ describe('a step that does not tell its changes', () => {
   });
 
   it('is not made one with the next', async () => {
-    const broken = { label: 'Broken', at: Date.now(), undone: 0, mergeKey: 'typing', tab: db.tab };
+    // At one moment, so that nothing but its damage keeps them apart.
+    const at = 5000;
+    vi.spyOn(Date, 'now').mockReturnValue(at);
+    const broken = { label: 'Broken', at, undone: 0, mergeKey: 'typing', tab: db.tab };
     await db.table('journal').add(broken);
     await rename(db, 'a', 'b', 'typing');
     expect(await undo(db)).toBe('Rename to b');

@@ -172,11 +172,13 @@ const tablesAt = (version: number): readonly RecordTable[] => {
   return RECORD_TABLES.filter((table) => stores.includes(table));
 };
 
-/** A record changed as its sort asks for; what is none of ours stays as it is, and so does what is too damaged for it. */
+/** What a change makes of a record of a sort. */
 type ChangeRecord = (sort: Migrated, record: Json) => Json;
-const changedBy =
+
+/** A record changed as its sort asks for; what is none of ours stays as it is, and so does what is too damaged for it. */
+export const changedBy =
   (change: ChangeRecord) =>
-  (table: string, record: Json | null): Json | null => {
+  <R extends Json | null>(table: string, record: R): R | Json => {
     const sort = record && sortOf(table, record);
     try {
       return record && sort ? change(sort, record) : record;
@@ -222,7 +224,7 @@ async function changeRecords(
 ): Promise<void> {
   const changed = changedBy(change);
   for (const table of tables)
-    await changeTable(transaction, table, (record) => changed(table, record) ?? record);
+    await changeTable(transaction, table, (record) => changed(table, record));
   await transaction
     .table<{ changes: { table: string; id: unknown; before: Json | null; after: Json | null }[] }>(
       'journal',

@@ -21,7 +21,7 @@ import {
 } from '@/core/kit/records';
 import { restoreBackup } from '../keeping/backups';
 import { HaloDatabase, JUDGEMENT_ID } from './db';
-import { redo, undo } from '../changes/journal';
+import { redo, undo } from '../changes/undo';
 import { loadWorkspaceFile } from './load';
 
 type Fixture = Partial<Record<TableName, Json[]>> & { judgement: Json };

@@ -3,7 +3,9 @@
  * or another. What did not change stays the very same object.
  */
 import {
+  parted,
   sameValue,
+  type SetAside,
   TABLE_NAMES,
   type TableName,
   type Tables,
@@ -12,18 +14,12 @@ import {
 import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import type { HaloDatabase } from './db';
 import { readJudgement } from '../judgement';
-import { parted, type SetAside } from './setAside';
+import { gathered, type Loaded } from './load';
 import { ofStorage } from '../troubles/ofStorage';
 import { INTERRUPTED, troubleSentence } from '../troubles/troubles';
 
-/** What is held: the workspace, and damaged records that stand in none of its lists. */
-interface Held {
-  workspace: Workspace;
-  setAside: readonly SetAside[];
-}
-
 export type OpenWorkspace =
-  { state: 'opening' } | ({ state: 'open' } & Held) | { state: 'failed'; sentence: string };
+  { state: 'opening' } | ({ state: 'open' } & Loaded) | { state: 'failed'; sentence: string };
 
 export interface Mirror {
   current: () => OpenWorkspace;
@@ -86,7 +82,7 @@ async function readTable(db: HaloDatabase, table: TableName): Promise<Parted> {
 async function readAnew(
   db: HaloDatabase,
   table: TableName,
-  held: Held,
+  held: Loaded,
   ids: readonly string[],
 ): Promise<Parted> {
   const found = await db.table<AnyRecord>(table).bulkGet([...ids]);
@@ -101,7 +97,7 @@ async function readAnew(
   };
 }
 
-const setAsideOf = ({ setAside }: Held, table: SetAside['table']): SetAside[] =>
+const setAsideOf = ({ setAside }: Loaded, table: SetAside['table']): SetAside[] =>
   setAside.filter((broken) => broken.table === table);
 
 /** Ids of the records of a table a change touched; 'all' where it does not tell them one by one. */
@@ -119,9 +115,9 @@ function touched(db: HaloDatabase, table: string, parts: ObservabilitySet): 'all
 /** What a change in the database makes of what is held; null where that is as it was. */
 async function withChanges(
   db: HaloDatabase,
-  held: Held,
+  held: Loaded,
   parts: ObservabilitySet,
-): Promise<Held | null> {
+): Promise<Loaded | null> {
   const workspace: Workspace = { ...held.workspace };
   let { setAside } = held;
   let differs = false;
@@ -151,16 +147,11 @@ async function withChanges(
   return differs ? { workspace, setAside } : null;
 }
 
-async function readWhole(db: HaloDatabase): Promise<Held> {
-  const tables: Partial<Record<TableName, readonly AnyRecord[]>> = {};
-  const { judgement, broken: setAside } = await readJudgement(db);
-  for (const table of TABLE_NAMES) {
+const readWhole = (db: HaloDatabase): Promise<Loaded> =>
+  gathered(db, async (table) => {
     const { whole, broken } = await readTable(db, table);
-    tables[table] = ordered(table, whole);
-    setAside.push(...broken);
-  }
-  return { workspace: { ...(tables as Omit<Workspace, 'judgement'>), judgement }, setAside };
-}
+    return { whole: ordered(table, whole), broken };
+  });
 
 /** A mirror of a database; it opens it when somebody first looks. */
 export function mirrorOf(db: HaloDatabase): Mirror {
@@ -173,7 +164,7 @@ export function mirrorOf(db: HaloDatabase): Mirror {
   };
   // One after the other: a change is read once all before it is held.
   let last: Promise<void> = Promise.resolve();
-  const inTurn = (work: () => Promise<Held | null>) => {
+  const inTurn = (work: () => Promise<Loaded | null>) => {
     last = last
       .then(work)
       .then((held) => {

@@ -4,7 +4,8 @@ import { freshDatabase, sorted } from '../../../tests/support/database';
 import { keepBackup, listBackups, restoreBackup, surplus } from './backups';
 import type { HaloDatabase } from '../database/db';
 import { importWorkspace } from './importing';
-import { commit, undo } from '../changes/journal';
+import { commit } from '../changes/journal';
+import { undo } from '../changes/undo';
 import { loadWorkspace } from '../database/load';
 
 let db: HaloDatabase;

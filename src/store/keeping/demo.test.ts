@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { tideMill } from '@/core/demo';
 import { freshDatabase, rename } from '../../../tests/support/database';
-import { undo } from '../changes/journal';
+import { undo } from '../changes/undo';
 import { loadDemoIfWanted } from './demo';
 
 describe('the demo', () => {

@@ -14,7 +14,8 @@ import { arbitraryOf } from '../../../tests/support/arbitraries';
 import { freshDatabase, names, rename, sorted } from '../../../tests/support/database';
 import type { HaloDatabase } from '../database/db';
 import { importWorkspace, previewOf } from './importing';
-import { changedHere, undo } from '../changes/journal';
+import { changedHere } from '../changes/journal';
+import { undo } from '../changes/undo';
 import { isEmpty, loadWorkspace, loadWorkspaceFile } from '../database/load';
 
 let db: HaloDatabase;

@@ -9,25 +9,16 @@ import {
   isWhole,
   type Json,
   RECORDS_VERSION,
+  type SetAside,
   TABLE_NAMES,
+  withSetAside,
   type Workspace,
   WORKSPACE_FORMAT,
 } from '@/core/kit/records';
 import { writeWorkspace } from '@/core/exchange/json';
-import { sortOf } from '../database/db';
-import { withSetAside } from '../database/load';
-import type { SetAside } from '../database/setAside';
+import { changedBy, sortOf } from '../database/db';
 
 type Sort = keyof typeof DEFINITIONS;
-
-/** A record of an earlier version as one of today; as it is where it is too damaged for that. */
-function today(sort: Sort, record: Json, version: number): Json {
-  try {
-    return completed(DEFINITIONS[sort], broughtUp(sort, record, version));
-  } catch {
-    return record;
-  }
-}
 
 /** All records of a table that can be read; none where the table is not there. */
 async function readable(db: Dexie, table: string): Promise<Json[]> {
@@ -50,13 +41,16 @@ export async function salvaged(name: string): Promise<string | null> {
   try {
     const version = Math.max(1, Math.floor(db.verno));
     const isNewer = version > RECORDS_VERSION;
+    const today = changedBy((sort, record) =>
+      completed(DEFINITIONS[sort], broughtUp(sort, record, version)),
+    );
     const lists: Partial<Record<Sort, Json | Json[]>> = {};
     const setAside: SetAside[] = [];
     for (const table of [...TABLE_NAMES, 'preferences']) {
       for (const stored of await readable(db, table)) {
         const sort = sortOf(table, stored);
         if (sort === null) continue;
-        const record = isNewer ? stored : today(sort, stored, version);
+        const record = isNewer ? stored : today(table, stored);
         if (!isNewer && !isWhole(DEFINITIONS[sort], record))
           setAside.push({ table: sort, id: String(stored.id), record });
         else if (sort === 'judgement') lists.judgement = record;

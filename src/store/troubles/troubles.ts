@@ -1,7 +1,8 @@
 /** What went wrong, said plainly and of the right thing. */
 import { WorkerLost } from '@/workers/door';
 import { isFull, namesOf } from './errorNames';
-import { BrokenStep, GoneRecord, RefusedRecord, type Conflict } from '../changes/journal';
+import { GoneRecord, RefusedRecord, type Conflict } from '../changes/journal';
+import { BrokenStep } from '../changes/undo';
 import { problemText } from '@/core/words';
 
 /** Names by which a browser's database says that it cannot read what it keeps. */

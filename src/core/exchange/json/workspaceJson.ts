@@ -3,11 +3,12 @@ import { migrated, type FileFormat } from '../../kit';
 import { named, type Result } from '../../words';
 import { checkRecord, checkWorkspace } from '../../kit/checks';
 import {
+  parted,
   TABLE_NAMES,
-  type TableName,
   WORKSPACE_FORMAT,
   type Workspace,
   type WorkspaceFile,
+  withSetAside,
   RECORDS_VERSION,
 } from '../../kit/records';
 import { parseJson } from './json';
@@ -39,17 +40,15 @@ export function readWorkspace(text: string, name = 'the file'): Result<Workspace
  */
 function readable(file: WorkspaceFile): WorkspaceFile {
   if (checkWorkspace(file).ok) return file;
-  const setAside: { table: TableName; id: string; record: unknown }[] = [];
-  const tables = TABLE_NAMES.map((table) => {
-    const records: readonly { id: string }[] = file[table];
-    const sound = records.filter((record) => checkRecord(table, record).ok);
-    for (const record of records)
-      if (!sound.includes(record)) setAside.push({ table, id: record.id, record });
-    return [table, sound] as const;
-  });
-  const { setAside: before } = file as { setAside?: unknown };
-  const all = [...(Array.isArray(before) ? (before as unknown[]) : []), ...setAside];
-  return { ...file, ...Object.fromEntries(tables), ...(all.length > 0 && { setAside: all }) };
+  const tables = TABLE_NAMES.map((table) => ({
+    table,
+    ...parted(table, file[table], (record) => checkRecord(table, record).ok),
+  }));
+  const sound = Object.fromEntries(tables.map(({ table, whole }) => [table, whole]));
+  return withSetAside(
+    { ...file, ...sound },
+    tables.flatMap(({ broken }) => broken),
+  );
 }
 
 /** Writes a workspace as a file's text. Records go out as they are, unknown fields included. */

@@ -15,7 +15,7 @@ import {
 } from '../../kit/records';
 import { readEngraving, quickLens } from '../../kit';
 import { diagonalMm, FULL_FRAME } from '../../optics';
-import { medianOf } from '../../maths';
+import { grouped, medianOf } from '../../maths';
 import { frameOfCrop, type LensfunCamera, type LensfunLens, type Vignetting } from './lensfun';
 import { LENSFUN_LICENCE } from './lensfunLicence';
 import { mm, stopsWords } from '../../words';
@@ -167,12 +167,7 @@ function farthest(calibrations: readonly Vignetting[]): Vignetting[] {
 /** One falloff sample for each focal length that was calibrated, from the widest aperture and one near f/8. */
 function samplesOf(lens: LensfunLens, newId: (focalMm: number) => string): HaloSample[] {
   const cornerMm = diagonalMm(FULL_FRAME) / 2 / lens.cropFactor;
-  const byFocal = new Map<number, Vignetting[]>();
-  for (const v of lens.vignetting) {
-    const known = byFocal.get(v.focalMm);
-    if (known) known.push(v);
-    else byFocal.set(v.focalMm, [v]);
-  }
+  const byFocal = grouped(lens.vignetting, (v) => v.focalMm);
   const focals = [...byFocal.keys()].sort((a, b) => a - b);
   return evenly(focals, MOST_SAMPLES).flatMap((focalMm): HaloSample[] => {
     const here = farthest(byFocal.get(focalMm) ?? []);

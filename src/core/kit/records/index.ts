@@ -127,6 +127,7 @@ export {
   toldOf,
   type TSchema,
 } from './schema';
+export { parted, type SetAside, setAsideWords, withSetAside } from './setAside';
 export { RECORDS_VERSION } from './version';
 export { isWhole } from './whole';
 export {
