@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { tideMill } from '@/core/demo';
 import { readWorkspace, writeWorkspace } from '@/core/exchange/json';
-import { RECORDS_VERSION, setAsideWords, type Json } from '@/core/kit/records';
+import { DEFAULT_JUDGEMENT, RECORDS_VERSION, setAsideWords, type Json } from '@/core/kit/records';
 import { freshDatabase, rename } from '../../../tests/support/database';
 import { commit } from '../changes/journal';
 import { BrokenStep, redo, steps, undo } from '../changes/undo';
@@ -79,11 +79,17 @@ describe('a damaged record', () => {
     // Whole, and a figure in it that no file may hold.
     const impossible = { ...tideMill.lenses[0]!, openFNumberWide: 0 };
     await putRaw('lenses', impossible);
+    await putRaw('preferences', { ...DEFAULT_JUDGEMENT, id: 'judgement', strictStops: 1e9 });
     expect((await loadAll(db)).setAside).toHaveLength(1);
     const read = readWorkspace(writeWorkspace(await loadWorkspaceFile(db)));
     if (!read.ok) throw new Error(read.problems[0]?.sentence);
     expect(read.value).toMatchObject({
-      setAside: [{ record: { modes: 'none' } }, { record: { openFNumberWide: 0 } }],
+      setAside: [
+        { record: { modes: 'none' } },
+        { record: { openFNumberWide: 0 } },
+        { table: 'judgement', record: { strictStops: 1e9 } },
+      ],
+      judgement: DEFAULT_JUDGEMENT,
     });
     expect(read.value.lenses).toHaveLength(tideMill.lenses.length - 1);
     // Brought in elsewhere it goes out again, beside what is damaged there.
@@ -92,7 +98,7 @@ describe('a damaged record', () => {
     await other.table('bodies').put({ id: 'b', name: 'Another', modes: null });
     const again = readWorkspace(writeWorkspace(await loadWorkspaceFile(other)));
     expect(again.ok && again.value).toMatchObject({
-      setAside: [{ table: 'bodies' }, { table: 'lenses' }, { id: 'b' }],
+      setAside: [{ table: 'bodies' }, { table: 'lenses' }, { table: 'judgement' }, { id: 'b' }],
     });
     await keepBackup(db, 'test', 1);
     const [backup] = await listBackups(db);

@@ -1,9 +1,11 @@
 /** The workspace as a JSON file, out and back. */
 import { migrated, type FileFormat } from '../../kit';
 import { named, type Result } from '../../words';
-import { checkRecord, checkWorkspace } from '../../kit/checks';
+import { checkJudgement, checkRecord, checkWorkspace } from '../../kit/checks';
 import {
+  DEFAULT_JUDGEMENT,
   parted,
+  type SetAside,
   TABLE_NAMES,
   WORKSPACE_FORMAT,
   type Workspace,
@@ -45,10 +47,10 @@ function readable(file: WorkspaceFile): WorkspaceFile {
     ...parted(table, file[table], (record) => checkRecord(table, record).ok),
   }));
   const sound = Object.fromEntries(tables.map(({ table, whole }) => [table, whole]));
-  return withSetAside(
-    { ...file, ...sound },
-    tables.flatMap(({ broken }) => broken),
-  );
+  const broken = tables.flatMap((each) => each.broken);
+  if (checkJudgement(file.judgement).ok) return withSetAside({ ...file, ...sound }, broken);
+  const judgement: SetAside = { table: 'judgement', id: 'judgement', record: file.judgement };
+  return withSetAside({ ...file, ...sound, judgement: DEFAULT_JUDGEMENT }, [...broken, judgement]);
 }
 
 /** Writes a workspace as a file's text. Records go out as they are, unknown fields included. */
