@@ -15,7 +15,7 @@ const FLAGS = [
   '--disable-component-update',
   '--disable-sync',
   '--enable-unsafe-swiftshader',
-  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
+  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost, EXCLUDE *.localhost',
   '--window-size=1280,800',
 ];
 
@@ -43,7 +43,3 @@ export const setSize = (driver, width, height) =>
     deviceScaleFactor: 1,
     mobile: false,
   });
-
-/** All an origin keeps in this browser is gone: databases, settings, caches. */
-export const emptyStorage = (driver, origin) =>
-  driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
