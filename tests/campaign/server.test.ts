@@ -4,24 +4,21 @@
  */
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { createDeflate } from 'node:zlib';
 import { describe, expect, it, vi } from 'vitest';
 import { answerDemo } from '@/api/demoRequest';
 import { answerEvaluate } from '@/api/evaluateRequest';
 import { answerMeasure } from '@/api/measureRequest';
-import { pngChunk as chunk } from '@/core/bench-camera';
 import { rigFileOf } from '@/core/exchange/json';
 import { type Random, randomOf } from '@/core/maths';
 import { harmless } from '@/core/words';
 import { measureChild } from '@/node/child';
+import { BOMB_BYTES, bombs } from '../support/bombs';
 import { demoRig } from '../support/demo';
 import { damagedBytes, damagedText } from './mutate';
 import { PICTURE_KINDS, pictureFile } from './pictures';
 import { CAMPAIGN_SEED, tries } from './size';
 
 const REQUESTS = tries({ inTest: 60, inCampaign: 5000 });
-/** What a bomb inflates to. */
-const BOMB_BYTES = tries({ inTest: 1.2e9, inCampaign: 4e9 });
 
 const RIG = JSON.stringify(rigFileOf(demoRig('waders-at-dawn')));
 const QUERIES = ['sensor=36x24', 'sensor=36x24&tone=srgb&fnumber=8&exitPupil=60', 'sensor=%00', ''];
@@ -78,31 +75,6 @@ describe(`${REQUESTS} requests from seed ${CAMPAIGN_SEED} on`, () => {
   });
 });
 
-/** Zeros, deflated: a thousandth of what they were. */
-async function deflatedZeros(bytes: number): Promise<Buffer> {
-  const deflate = createDeflate({ level: 9 });
-  const parts: Buffer[] = [];
-  deflate.on('data', (part: Buffer) => parts.push(part));
-  const zeros = Buffer.alloc(1 << 20);
-  for (let at = 0; at < bytes; at += zeros.length)
-    if (!deflate.write(zeros)) await new Promise((go) => deflate.once('drain', go));
-  await new Promise((done) => deflate.end(done));
-  return Buffer.concat(parts);
-}
-function png(sidePx: number, depth: number, pixels: Uint8Array, ...before: Uint8Array[]): Buffer {
-  const head = Buffer.alloc(13);
-  head.writeUInt32BE(sidePx);
-  head.writeUInt32BE(sidePx, 4);
-  head.set([depth, 2, 0, 0, 0], 8);
-  return Buffer.concat([
-    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
-    chunk('IHDR', head),
-    ...before,
-    chunk('IDAT', pixels),
-    chunk('IEND', Buffer.alloc(0)),
-  ]);
-}
-
 /** The process that measures for this one, and the most memory it has had, MB; Linux tells. */
 function children(): { pid: number; peakMb: number }[] {
   const listed = execFileSync('ps', ['-o', 'pid=,args=', '--ppid', String(process.pid)], {
@@ -120,24 +92,13 @@ function children(): { pid: number; peakMb: number }[] {
 
 describe(`a picture made to inflate to ${BOMB_BYTES / 1e9} GB`, () => {
   it('takes little of the process that measures, which is let go with all of it', async () => {
-    const packed = await deflatedZeros(BOMB_BYTES);
-    const small = await deflatedZeros(0);
-    const side = Math.floor(Math.sqrt(Math.min(BOMB_BYTES, 9e8) / 6));
-    const texts = Buffer.concat([Buffer.from('a\0\0'), packed]);
-    const bombs = {
-      profile: png(1, 8, small, chunk('iCCP', texts)),
-      text: png(1, 16, small, chunk('zTXt', texts)),
-      pixels: png(64, 16, packed),
-      header: png(side, 16, packed),
-      'pixels of 8 bits': png(64, 8, packed),
-    };
     const ask = measureChild(undefined, { idleMs: 1500 });
     const options = {
       sensor: { widthMm: 36, heightMm: 24 },
       tone: 'auto',
       mostWorkBytes: 450e6,
     } as const;
-    for (const [name, bytes] of Object.entries(bombs)) {
+    for (const [name, bytes] of Object.entries(await bombs(BOMB_BYTES))) {
       const answer = await ask({ bytes, name: 'The frame', options });
       expect(answer.ok, name).toBe(false);
       for (const { peakMb } of children()) expect(peakMb, name).toBeLessThan(550);

@@ -6,10 +6,10 @@ import {
   isPlainPng,
   largestJpeg,
   pictureSize,
-  pngChunks,
   pngPixelsAlone,
   pngTone,
 } from './container';
+import { exifTags } from './exif';
 import type { PixelImage } from './pixels';
 import { readPng } from './pngFile';
 import { RefusedPicture, refuseBytes, refuseLarge } from './refused';
@@ -104,46 +104,27 @@ function cameraOf(tags: Record<string, unknown>): CameraTold {
   };
 }
 
-/** What of a file holds its EXIF. A PNG's is handed over alone: the reader would inflate its profile and texts as well. */
-function exifBlock(bytes: Uint8Array): Uint8Array | null {
-  if (containerOf(bytes) !== 'png') return bytes;
-  const chunk = pngChunks(bytes).find(({ type }) => type === 'eXIf');
-  return chunk ? bytes.slice(chunk.start + 8, chunk.end - 4) : null;
-}
-
-/** EXIF of a file; a file without it, or with broken EXIF, has none. */
+/** What a file's EXIF tells of how it was taken. */
 async function readSettings(bytes: Uint8Array): Promise<ReadSettings> {
-  const block = exifBlock(bytes);
-  if (!block) return NOTHING_TOLD;
-  try {
-    const { parse } = (await import('exifr')).default;
-    const tags = (await parse(block, {
-      tiff: true,
-      exif: true,
-      reviveValues: false,
-      translateValues: false,
-    })) as Record<string, unknown> | undefined;
-    if (!tags) return NOTHING_TOLD;
-    const time = tags.DateTimeOriginal ?? tags.ModifyDate;
-    const fNumber = positive(tags.FNumber);
-    return {
-      settings: {
-        focalMm: positive(tags.FocalLength),
-        fNumber: fNumber !== null && fNumber >= 0.5 && fNumber <= 128 ? fNumber : null,
-        exposureS: positive(tags.ExposureTime),
-        iso: positive(tags.ISO),
-        takenAt:
-          typeof time === 'string' && /^\d{4}:\d\d:\d\d \d\d:\d\d:\d\d/.test(time)
-            ? `${time.slice(0, 10).replace(/:/g, '-')}T${time.slice(11, 19)}`
-            : null,
-      },
-      camera: cameraOf(tags),
-      srgb: tags.ColorSpace === 1,
-      simulated: tags.Make === SIMULATED_MAKER && tags.Model === SIMULATED_MODEL,
-    };
-  } catch {
-    return NOTHING_TOLD;
-  }
+  const tags = await exifTags(bytes);
+  if (!tags) return NOTHING_TOLD;
+  const time = tags.DateTimeOriginal ?? tags.ModifyDate;
+  const fNumber = positive(tags.FNumber);
+  return {
+    settings: {
+      focalMm: positive(tags.FocalLength),
+      fNumber: fNumber !== null && fNumber >= 0.5 && fNumber <= 128 ? fNumber : null,
+      exposureS: positive(tags.ExposureTime),
+      iso: positive(tags.ISO),
+      takenAt:
+        typeof time === 'string' && /^\d{4}:\d\d:\d\d \d\d:\d\d:\d\d/.test(time)
+          ? `${time.slice(0, 10).replace(/:/g, '-')}T${time.slice(11, 19)}`
+          : null,
+    },
+    camera: cameraOf(tags),
+    srgb: tags.ColorSpace === 1,
+    simulated: tags.Make === SIMULATED_MAKER && tags.Model === SIMULATED_MODEL,
+  };
 }
 
 /** Decoders' pictures are of 8 bits and three colours, nearly always. */

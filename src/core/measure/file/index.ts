@@ -16,6 +16,7 @@ export {
   type PictureDecoder,
   tooLarge,
 } from './decode';
+export { exifTags } from './exif';
 export { type PixelImage, sensorAsShot } from './pixels';
-export { MOST_PIXELS } from './refused';
+export { hollowWhy, MOST_PIXELS } from './refused';
 export { ORIENTATION_TAG, tiffDirectory, type TiffDirectory, VALUE_BYTES } from './tiffEntries';

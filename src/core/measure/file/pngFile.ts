@@ -29,15 +29,28 @@ function inflatedBytes(bytes: Uint8Array): number {
   }, 0);
 }
 
+/** Pixel data are inflated so few bytes at a time, for a browser inflates what it is given to its end. */
+const PIECE_BYTES = 16_384;
+
+/** The pixel data of a PNG as they stand, in pieces that are made as they are asked for. */
+function pixelData(bytes: Uint8Array): ReadableStream<Uint8Array<ArrayBuffer>> {
+  const chunks = pngChunks(bytes).filter(({ type }) => type === 'IDAT');
+  const pieces = (function* () {
+    for (const { start, end } of chunks)
+      for (let at = start + 8; at < end - 4; at += PIECE_BYTES)
+        yield bytes.slice(at, Math.min(at + PIECE_BYTES, end - 4));
+  })();
+  const pull = (to: ReadableStreamDefaultController<Uint8Array<ArrayBuffer>>) => {
+    const { value, done } = pieces.next();
+    if (done) to.close();
+    else to.enqueue(value);
+  };
+  return new ReadableStream({ pull }, { highWaterMark: 0 });
+}
+
 /** Whether a PNG's pixel data inflate to as many bytes as its header needs; counted as they come, and no farther. */
 async function holdsItsPixels(bytes: Uint8Array, wanted: number): Promise<boolean> {
-  const packed = pngChunks(bytes)
-    .filter(({ type }) => type === 'IDAT')
-    .map(({ start, end }) => bytes.slice(start + 8, end - 4));
-  const reader = new Blob(packed)
-    .stream()
-    .pipeThrough(new DecompressionStream('deflate'))
-    .getReader();
+  const reader = pixelData(bytes).pipeThrough(new DecompressionStream('deflate')).getReader();
   let counted = 0;
   try {
     while (counted <= wanted) {

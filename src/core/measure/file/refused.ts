@@ -35,15 +35,21 @@ export interface PictureBytes {
 }
 
 /**
- * Refuses a picture by what it would take once it is decoded: far more than anything its file can hold, as one made to
- * fill the memory or a damaged one says it is, or more than there is room for here.
+ * Why a picture is far more than anything its file can hold, as one made to fill the memory or a damaged one says it
+ * is; null where it is not. It goes on from the file's name.
+ */
+export const hollowWhy = (pictureBytes: number, fileBytes: number): string | null =>
+  pictureBytes > MOST_HOLLOW_BYTES && pictureBytes > MOST_TIMES * fileBytes
+    ? `says it is ${megabytes(pictureBytes)} of picture in a file of ${(fileBytes / 1e6).toFixed(1)} MB: it is damaged.`
+    : null;
+
+/**
+ * Refuses a picture by what it would take once it is decoded: far more than anything its file can hold, or
+ * more than there is room for here.
  */
 export function refuseBytes({ kind, pictureBytes, fileBytes, mostWorkBytes }: PictureBytes): void {
-  if (pictureBytes > MOST_HOLLOW_BYTES && pictureBytes > MOST_TIMES * fileBytes)
-    throw new RefusedPicture(
-      'hollow',
-      `says it is ${megabytes(pictureBytes)} of picture in a file of ${(fileBytes / 1e6).toFixed(1)} MB: it is damaged.`,
-    );
+  const why = hollowWhy(pictureBytes, fileBytes);
+  if (why) throw new RefusedPicture('hollow', why);
   const most = mostWorkBytes / WORK_TIMES[kind];
   if (pictureBytes > most)
     throw new RefusedPicture(

@@ -1,7 +1,7 @@
 /** A picture of the user's own, to be seen through a rig; it stays in the browser. */
 import { problemText } from '@/core/words';
 import { bytesOf } from '@/workers/readFile';
-import { containerOf, pictureSize, MOST_PIXELS } from '@/core/measure/file';
+import { containerOf, exifTags, hollowWhy, pictureSize, MOST_PIXELS } from '@/core/measure/file';
 
 export interface OwnPicture {
   name: string;
@@ -14,17 +14,10 @@ export interface OwnPicture {
 const MOST_ACROSS_PX = 2400;
 const MOST_BYTES = 200e6;
 
-/** The focal length on 36x24 a camera wrote into the file. */
+/** The focal length on 36x24 a camera wrote into the file; null where it wrote none. */
 async function told(bytes: Uint8Array): Promise<number | null> {
-  try {
-    const { parse } = (await import('exifr')).default;
-    const tags = (await parse(bytes, { tiff: true, exif: true })) as Record<string, unknown> | null;
-    const mm = tags?.FocalLengthIn35mmFormat;
-    return typeof mm === 'number' && mm >= 1 && mm <= 5000 ? mm : null;
-  } catch {
-    // A file without readable settings tells nothing.
-    return null;
-  }
+  const mm = (await exifTags(bytes))?.FocalLengthIn35mmFormat;
+  return typeof mm === 'number' && mm >= 1 && mm <= 5000 ? mm : null;
 }
 
 /** Reads a JPEG or PNG; fails with a sentence about the file. */
@@ -42,6 +35,8 @@ export async function readOwnPicture(file: File): Promise<OwnPicture> {
     throw new Error(`${file.name} is damaged: it does not tell its size.`);
   if (size.widthPx * size.heightPx > MOST_PIXELS)
     throw new Error(`${file.name} has more than ${MOST_PIXELS / 1e6} million pixels.`);
+  const why = kind === 'png' ? hollowWhy(4 * size.widthPx * size.heightPx, file.size) : null;
+  if (why) throw new Error(`${file.name} ${why}`);
   try {
     const image = await createImageBitmap(
       file,
