@@ -10,7 +10,7 @@ import { answerEvaluate } from '@/api/evaluateRequest';
 import { answerMeasure } from '@/api/measureRequest';
 import { rigFileOf } from '@/core/exchange/json';
 import { type Random, randomOf } from '@/core/maths';
-import { harmless } from '@/core/words';
+import { harmless, problemText } from '@/core/words';
 import { measureChild } from '@/node/child';
 import { BOMB_BYTES, bombs } from '../support/bombs';
 import { demoRig } from '../support/demo';
@@ -100,7 +100,9 @@ describe(`a picture made to inflate to ${BOMB_BYTES / 1e9} GB`, () => {
     } as const;
     for (const [name, bytes] of Object.entries(await bombs(BOMB_BYTES))) {
       const answer = await ask({ bytes, name: 'The frame', options });
-      expect(answer.ok, name).toBe(false);
+      // One that is whole but for what is large of it is read, and is too small to be measured.
+      if (answer.ok) expect(answer.value.measure.status, name).toBe('refused');
+      else expect(problemText(answer.problems), name).toMatch(/\S/);
       for (const { peakMb } of children()) expect(peakMb, name).toBeLessThan(550);
     }
     await vi.waitFor(() => expect(children()).toEqual([]), { timeout: 60_000 });
