@@ -1,10 +1,10 @@
 /** Pictures made to fill the memory, at the browser's door: each is told in a sentence, and takes little of the page. */
-import { execFileSync } from 'node:child_process';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { BOMB_BYTES, bombs } from '../support/bombs';
+import { memoryMb, processes } from '../support/processes';
 import { folder, MeasurePage } from './measurePage';
 
 let room: MeasurePage;
@@ -14,36 +14,28 @@ beforeAll(async () => {
 });
 afterAll(() => room.driver.quit());
 
-/** A line of what Linux tells of a process, MB; 0 where it has ended meanwhile. */
-function memoryOf(pid: number, line: 'VmRSS' | 'VmHWM'): number {
-  try {
-    const status = readFileSync(`/proc/${pid}/status`, 'utf8');
-    return Number(new RegExp(`${line}:\\s+(\\d+)`).exec(status)?.[1]) / 1024;
-  } catch {
-    return 0;
-  }
-}
-
-/** The processes that draw pages and run their workers, of the browser with this folder of downloads. */
+/** The processes that draw pages and run their workers, of the browser with this one's profile. */
 async function renderers(): Promise<number[]> {
-  const info = (await room.driver.getCapabilities()).get('chrome') as { userDataDir: string };
-  return execFileSync('ps', ['-eo', 'pid=,args='], { encoding: 'utf8', maxBuffer: 1e8 })
-    .split('\n')
-    .filter((line) => line.includes('--type=renderer') && line.includes(info.userDataDir))
-    .map((line) => Number.parseInt(line, 10));
+  const { userDataDir } = (await room.driver.getCapabilities()).get('chrome') as {
+    userDataDir: string;
+  };
+  return processes(
+    ['-e'],
+    (line) => line.includes('--type=renderer') && line.includes(userDataDir),
+  );
 }
 
 /** Gives each picture in turn; none may take more than 400 MB above what the page had before. */
 async function takeLittle(give: (path: string, name: string) => Promise<void>): Promise<void> {
   const pids = await renderers();
   expect(pids.length).toBeGreaterThan(0);
-  const idle = new Map(pids.map((pid) => [pid, memoryOf(pid, 'VmRSS')]));
+  const idle = new Map(pids.map((pid) => [pid, memoryMb(pid, 'VmRSS')]));
   for (const [name, bytes] of Object.entries(await bombs(BOMB_BYTES))) {
     const path = join(folder, name);
     writeFileSync(path, bytes);
     await give(path, name);
     for (const pid of await renderers())
-      expect(memoryOf(pid, 'VmHWM') - (idle.get(pid) ?? 0), name).toBeLessThan(400);
+      expect(memoryMb(pid, 'VmHWM') - (idle.get(pid) ?? 0), name).toBeLessThan(400);
   }
   await room.expectQuiet();
 }
@@ -62,15 +54,14 @@ describe(`a picture made to inflate to ${BOMB_BYTES / 1e9} GB takes little of th
 
   it('as the picture on the stage', async () => {
     await room.openRig('rig=miller-portrait');
-    const shown = By.css('button[aria-label="The stage shows my picture"]');
     const there = async (by: By) => (await room.driver.findElements(by)).length > 0;
-    const isShown = () => there(shown);
-    const refused = (name: string) =>
-      By.xpath(`//*[@data-testid="notice"]//p[starts-with(., "${name}")]`);
+    const isShown = () => there(By.css('button[aria-label="The stage shows my picture"]'));
+    const isRefused = (name: string) =>
+      there(By.xpath(`//*[@data-testid="notice"]//p[starts-with(., "${name}")]`));
     await takeLittle(async (path, name) => {
       await room.giveFile(path, 'A picture to look at through the rig');
       await room.expectSoon(
-        async () => (await isShown()) || (await there(refused(name))),
+        async () => (await isShown()) || (await isRefused(name)),
         (isAnswered) => isAnswered,
         `${name} was neither shown nor refused`,
       );

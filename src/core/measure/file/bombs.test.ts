@@ -3,6 +3,7 @@ import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { decodePicture } from '../../../node/picture';
+import * as handmade from '../../../../tests/support/handmade';
 import { pngChunk } from '../../bench-camera';
 import { pngChunks } from './container';
 import { decodeFrame } from './decode';
@@ -17,20 +18,8 @@ const told = async (bytes: Uint8Array) => {
 };
 
 /** A PNG of 16 bits of grey whose pixel data are what is given. */
-function pngOf(pixels: Uint8Array, ...before: Uint8Array[]): Uint8Array {
-  const head = new Uint8Array(13);
-  const view = new DataView(head.buffer);
-  view.setUint32(0, WIDTH);
-  view.setUint32(4, HEIGHT);
-  head.set([16, 0, 0, 0, 0], 8);
-  return Buffer.concat([
-    Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a),
-    pngChunk('IHDR', head),
-    ...before,
-    pngChunk('IDAT', pixels),
-    pngChunk('IEND', new Uint8Array(0)),
-  ]);
-}
+const pngOf = (pixels: Uint8Array, ...before: Uint8Array[]): Uint8Array =>
+  handmade.pngOf({ widthPx: WIDTH, heightPx: HEIGHT, depth: 16, colours: 0 }, pixels, ...before);
 const rows = new Uint8Array(HEIGHT * (2 * WIDTH + 1));
 
 describe('a PNG', () => {
@@ -90,23 +79,9 @@ describe('a PNG', () => {
   });
 });
 
-/** A small TIFF with entries of kind SHORT, LONG or bytes, one after the other; its strip is a few bytes. */
-function tiffOf(
-  entries: readonly (readonly [tag: number, kind: number, count: number, value: number])[],
-) {
-  const bytes = new Uint8Array(8 + 2 + 12 * entries.length + 4 + 64);
-  const view = new DataView(bytes.buffer);
-  bytes.set([0x49, 0x49, 42, 0, 8, 0, 0, 0]);
-  view.setUint16(8, entries.length, true);
-  entries.forEach(([tag, kind, count, value], i) => {
-    const at = 10 + 12 * i;
-    view.setUint16(at, tag, true);
-    view.setUint16(at + 2, kind, true);
-    view.setUint32(at + 4, count, true);
-    view.setUint32(at + 8, value, true);
-  });
-  return bytes;
-}
+/** A small TIFF with these entries; its strip is a few bytes. */
+const tiffOf = (entries: readonly handmade.TiffEntry[]): Uint8Array =>
+  handmade.tiffOf(entries, new Uint8Array(64));
 const HEAD = [
   [256, 3, 1, 12_600],
   [257, 3, 1, 12_600],

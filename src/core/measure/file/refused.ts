@@ -58,8 +58,12 @@ export function refuseBytes({ kind, pictureBytes, fileBytes, mostWorkBytes }: Pi
     );
 }
 
+/** Why a picture of this size would fill the memory; null where it would not. It goes on from the file's name. */
+export const largeWhy = ({ widthPx, heightPx }: PictureSize): string | null =>
+  widthPx * heightPx > MOST_PIXELS ? `has more than ${MOST_PIXELS / 1e6} million pixels.` : null;
+
 /** Refuses by its size a picture that would fill the memory, before it is decoded. */
 export function refuseLarge(size: PictureSize | null): void {
-  if (size && size.widthPx * size.heightPx > MOST_PIXELS)
-    throw new RefusedPicture('tooLarge', `has more than ${MOST_PIXELS / 1e6} million pixels.`);
+  const why = size && largeWhy(size);
+  if (why) throw new RefusedPicture('tooLarge', why);
 }

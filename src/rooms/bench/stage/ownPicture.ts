@@ -1,7 +1,7 @@
 /** A picture of the user's own, to be seen through a rig; it stays in the browser. */
 import { problemText } from '@/core/words';
 import { bytesOf } from '@/workers/readFile';
-import { containerOf, exifTags, hollowWhy, pictureSize, MOST_PIXELS } from '@/core/measure/file';
+import { containerOf, exifTags, hollowWhy, largeWhy, pictureSize } from '@/core/measure/file';
 
 export interface OwnPicture {
   name: string;
@@ -13,6 +13,8 @@ export interface OwnPicture {
 /** More across than a stage shows is not kept. */
 const MOST_ACROSS_PX = 2400;
 const MOST_BYTES = 200e6;
+/** What a pixel takes on a screen, bytes. */
+const SHOWN_BYTES = 4;
 
 /** The focal length on 36x24 a camera wrote into the file; null where it wrote none. */
 async function told(bytes: Uint8Array): Promise<number | null> {
@@ -33,9 +35,10 @@ export async function readOwnPicture(file: File): Promise<OwnPicture> {
   const size = pictureSize(bytes);
   if (!size || size.widthPx === 0 || size.heightPx === 0)
     throw new Error(`${file.name} is damaged: it does not tell its size.`);
-  if (size.widthPx * size.heightPx > MOST_PIXELS)
-    throw new Error(`${file.name} has more than ${MOST_PIXELS / 1e6} million pixels.`);
-  const why = kind === 'png' ? hollowWhy(4 * size.widthPx * size.heightPx, file.size) : null;
+  // A JPEG of even grey is small beside its picture: it may be as hollow as it likes.
+  const hollow =
+    kind === 'png' ? hollowWhy(SHOWN_BYTES * size.widthPx * size.heightPx, file.size) : null;
+  const why = largeWhy(size) ?? hollow;
   if (why) throw new Error(`${file.name} ${why}`);
   try {
     const image = await createImageBitmap(
