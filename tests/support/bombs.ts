@@ -23,6 +23,7 @@ const BYTE = 1;
 const SHORT = 3;
 const LONG = 4;
 const RGB = 2;
+const PALETTE = 3;
 
 const png = (sidePx: number, depth: number, pixels: Uint8Array, ...before: Uint8Array[]) =>
   pngOf({ widthPx: sidePx, heightPx: sidePx, depth, colours: RGB }, pixels, ...before);
@@ -67,6 +68,11 @@ export async function bombs(bytes: number): Promise<Readonly<Record<string, Uint
     'pixels.png': png(64, 16, packed),
     'pixels-of-8-bits.png': png(64, 8, packed),
     'header.png': png(side(6), 16, packed),
+    'palette.png': pngOf(
+      { widthPx: side(6), heightPx: side(6), depth: 8, colours: PALETTE },
+      packed,
+      pngChunk('PLTE', Uint8Array.of(9, 9, 9)),
+    ),
     'header.tif': tiff(side(8), packed),
     'tags.tif': tiff(64, packed, Math.ceil(bytes / packed.length)),
   };

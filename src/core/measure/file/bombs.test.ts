@@ -59,6 +59,14 @@ describe('a PNG', () => {
     );
   });
 
+  it('whose colours are numbers of a palette is held to the same, whoever decodes it', async () => {
+    const head = { widthPx: 12_000, heightPx: 12_000, depth: 8, colours: 3 };
+    const palette = pngChunk('PLTE', Uint8Array.of(9, 9, 9));
+    expect(await told(handmade.pngOf(head, deflateSync(rows), palette))).toBe(
+      'a.file says it is 432 MB of picture in a file of 0.0 MB: it is damaged.',
+    );
+  });
+
   it('with more pixels, or fewer, than its header says is damaged', async () => {
     const damaged = /^a.file cannot be read as a picture/;
     expect(await told(pngOf(deflateSync(new Uint8Array(rows.length * 500))))).toMatch(damaged);

@@ -12,7 +12,7 @@ import {
 import { exifTags } from './exif';
 import type { PixelImage } from './pixels';
 import { readPng } from './pngFile';
-import { RefusedPicture, refuseBytes, refuseLarge } from './refused';
+import { heldBytes, RefusedPicture, refuseBytes, refuseLarge } from './refused';
 import { readTiff } from './tiffFile';
 import { unkeptIn } from './unkept';
 
@@ -136,9 +136,9 @@ const bounded =
   (bytes) => {
     const size = pictureSize(bytes);
     refuseLarge(size);
-    // A JPEG of even grey is small beside its picture: it may be as hollow as it likes.
+    const fileBytes = heldBytes(containerOf(bytes), bytes.length);
     const pictureBytes = DECODED_BYTES * (size?.widthPx ?? 0) * (size?.heightPx ?? 0);
-    refuseBytes({ kind: 'jpeg', pictureBytes, fileBytes: Infinity, mostWorkBytes });
+    refuseBytes({ kind: 'jpeg', pictureBytes, fileBytes, mostWorkBytes });
     return decodePicture(bytes);
   };
 

@@ -18,5 +18,5 @@ export {
 } from './decode';
 export { exifTags } from './exif';
 export { type PixelImage, sensorAsShot } from './pixels';
-export { hollowWhy, largeWhy, MOST_PIXELS } from './refused';
+export { heldBytes, hollowWhy, largeWhy, MOST_PIXELS } from './refused';
 export { ORIENTATION_TAG, tiffDirectory, type TiffDirectory, VALUE_BYTES } from './tiffEntries';

@@ -1,5 +1,5 @@
 /** Pictures that could be decoded and are not. */
-import type { PictureSize } from './container';
+import type { Container, PictureSize } from './container';
 
 /** The largest cameras take 150 million in one exposure. */
 export const MOST_PIXELS = 160e6;
@@ -42,6 +42,10 @@ export const hollowWhy = (pictureBytes: number, fileBytes: number): string | nul
   pictureBytes > MOST_HOLLOW_BYTES && pictureBytes > MOST_TIMES * fileBytes
     ? `says it is ${megabytes(pictureBytes)} of picture in a file of ${(fileBytes / 1e6).toFixed(1)} MB: it is damaged.`
     : null;
+
+/** The bytes a picture is held against: a JPEG of even grey is small beside its picture, and may be as hollow as it likes. */
+export const heldBytes = (container: Container, fileBytes: number): number =>
+  container === 'jpeg' ? Infinity : fileBytes;
 
 /**
  * Refuses a picture by what it would take once it is decoded: far more than anything its file can hold, or

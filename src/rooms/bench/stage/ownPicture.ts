@@ -1,7 +1,14 @@
 /** A picture of the user's own, to be seen through a rig; it stays in the browser. */
 import { problemText } from '@/core/words';
 import { bytesOf } from '@/workers/readFile';
-import { containerOf, exifTags, hollowWhy, largeWhy, pictureSize } from '@/core/measure/file';
+import {
+  containerOf,
+  exifTags,
+  heldBytes,
+  hollowWhy,
+  largeWhy,
+  pictureSize,
+} from '@/core/measure/file';
 
 export interface OwnPicture {
   name: string;
@@ -35,10 +42,8 @@ export async function readOwnPicture(file: File): Promise<OwnPicture> {
   const size = pictureSize(bytes);
   if (!size || size.widthPx === 0 || size.heightPx === 0)
     throw new Error(`${file.name} is damaged: it does not tell its size.`);
-  // A JPEG of even grey is small beside its picture: it may be as hollow as it likes.
-  const hollow =
-    kind === 'png' ? hollowWhy(SHOWN_BYTES * size.widthPx * size.heightPx, file.size) : null;
-  const why = largeWhy(size) ?? hollow;
+  const shownBytes = SHOWN_BYTES * size.widthPx * size.heightPx;
+  const why = largeWhy(size) ?? hollowWhy(shownBytes, heldBytes(kind, file.size));
   if (why) throw new Error(`${file.name} ${why}`);
   try {
     const image = await createImageBitmap(
